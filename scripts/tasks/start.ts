@@ -1,0 +1,51 @@
+import { buildIfNeeded } from '../machine/build.ts';
+import { startLastingCluster } from '../machine/cluster.ts';
+import { MachineFailure, runTask } from '../machine/failure.ts';
+import { isTaken, loopback } from '../machine/ports.ts';
+import { createDatabase, prepareStudio } from '../machine/studio.ts';
+import { startWebServer } from '../machine/webServer.ts';
+
+const usualPort = 4310;
+
+await runTask(async () => {
+  const port = Number(process.env['PORT'] ?? usualPort);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new MachineFailure(`PORT must be a port number, not “${process.env['PORT']}”.`);
+  if (await isTaken(port)) {
+    if (await isOurs(port)) {
+      console.log(`Ropewalk is already running at http://${loopback}:${port}`);
+      return;
+    }
+    throw new MachineFailure(`Port ${port} is in use by another program. Choose another one: PORT=4311 npm start`);
+  }
+
+  buildIfNeeded();
+  const cluster = process.env['DATABASE_URL'] ? undefined : await startLastingCluster();
+  try {
+    if (cluster) await createDatabase(cluster.url('postgres'), 'ropewalk');
+    const url = process.env['DATABASE_URL'] ?? cluster?.url('ropewalk') ?? '';
+    await prepareStudio(url, console.log);
+    const web = await startWebServer(port, url, 'info');
+    console.log(`Ropewalk is ready at ${web.address}   (Ctrl-C ends it)`);
+    const end = await Promise.race([signalled(), web.ended.then(() => 'crashed' as const)]);
+    await web.stop();
+    if (end === 'crashed') throw new MachineFailure('The application ended unexpectedly.');
+  } finally {
+    if (cluster?.ours) cluster.stop();
+  }
+});
+
+async function isOurs(port: number): Promise<boolean> {
+  try {
+    const answer = await fetch(`http://${loopback}:${port}/api/health`, { signal: AbortSignal.timeout(5000) });
+    const body: unknown = await answer.json();
+    return typeof body === 'object' && body !== null && 'app' in body && body.app === 'ropewalk';
+  } catch {
+    return false;
+  }
+}
+
+function signalled(): Promise<'signalled'> {
+  return new Promise((resolve) => {
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => resolve('signalled'));
+  });
+}

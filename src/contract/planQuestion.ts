@@ -1,0 +1,103 @@
+import Joi from 'joi';
+import { contradictions } from '../core/measures/consistency.ts';
+import { buttonRangeMm, type Measure, measures, mostButtons } from '../core/measures/measures.ts';
+import { completeRequest, type PlanQuestion } from '../core/plan/request.ts';
+import { fabricCodes } from '../core/tie/fabrics.ts';
+import { patternCodes } from '../core/tie/patterns.ts';
+import type { LengthUnit } from '../core/units/length.ts';
+import { type Checked, check } from './faults.ts';
+import { lengthOf, type Say, sayIn } from './lengths.ts';
+
+/** The most moves a plan considers: beyond them no tie is long enough. */
+export const mostMoves = 12;
+
+/**
+ * Checks a plan's question: each measure's range first, then what cannot be true together.
+ * Every fault at once, in the reader's unit.
+ */
+export function checkPlanQuestion(input: unknown): Checked<PlanQuestion> {
+  const units = unitsOf(input);
+  const say = sayIn(units);
+  const checked = check(planQuestionSchema(say), input);
+  if (checked.faults) return checked;
+  const faults = contradictions(completeRequest(checked.value), say);
+  return faults.length > 0 ? { faults } : checked;
+}
+
+function unitsOf(input: unknown): LengthUnit {
+  return typeof input === 'object' && input !== null && 'units' in input && input.units === 'in' ? 'in' : 'cm';
+}
+
+export function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
+  return Joi.object<PlanQuestion>({
+    client: group('The client', {
+      ...lengths(measures.client, say, ['heightMm', 'neckMm']),
+      frontDropMm: lengthOf(measures.client.frontDropMm, say).allow(null),
+      blade: oneOf('The blade side', ['right', 'left']),
+    }).required(),
+    shirt: group('The shirt', {
+      ...lengths(measures.shirt, say, []),
+      buttonsMm: buttons(say),
+    }),
+    jacket: group('The jacket', {
+      ...lengths(measures.jacket, say, ['lapelMm']),
+      waistcoat: Joi.boolean().messages({ 'boolean.base': 'Waistcoat is either true or false.' }),
+    }).allow(null),
+    tie: group('The tie', {
+      ...lengths(measures.tie, say, ['lengthMm', 'bladeMm', 'thicknessMm']),
+      fabric: oneOf('The fabric', fabricCodes),
+      pattern: oneOf('The pattern', patternCodes),
+    }).required(),
+    aim: group('The aim', lengths(measures.aim, say, [])),
+    taste: group('The taste', {
+      collarRule: oneOf('The collar rule', ['thirds', 'proportion']),
+      lapelRule: oneOf('The lapel rule', ['match', 'within-inch']),
+      maxMoves: Joi.number().integer().min(3).max(mostMoves).messages({
+        'number.base': 'The most moves must be a number.',
+        'number.integer': 'The most moves must be a whole number.',
+        'number.min': 'A knot has at least 3 moves.',
+        'number.max': `A plan looks at ${mostMoves} moves at most.`,
+      }),
+      knots: oneOf('The choice of knots', ['named', 'all']),
+    }),
+    units: oneOf('The unit', ['cm', 'in']),
+  })
+    .required()
+    .messages({ 'object.base': 'The question must be an object.', 'any.required': 'The question is empty.' });
+}
+
+function group(label: string, fields: Joi.SchemaMap): Joi.ObjectSchema {
+  return Joi.object(fields).messages({
+    'any.required': `${label} is missing.`,
+    'object.base': `${label} must be an object with its measures.`,
+  });
+}
+
+function lengths(table: Readonly<Record<string, Measure>>, say: Say, required: readonly string[]): Joi.SchemaMap {
+  return Object.fromEntries(
+    Object.entries(table).map(([key, measure]) => {
+      const schema = lengthOf(measure, say);
+      return [key, required.includes(key) ? schema.required() : schema];
+    }),
+  );
+}
+
+export function oneOf(label: string, values: readonly string[]): Joi.AnySchema {
+  return Joi.any()
+    .valid(...values)
+    .messages({ 'any.only': `${label} must be one of: ${values.join(', ')}.`, 'any.required': `${label} is missing.` });
+}
+
+function buttons(say: Say): Joi.ArraySchema {
+  const { min, max } = buttonRangeMm;
+  const range = `Buttons sit between ${say(min)} and ${say(max)} below the collar button.`;
+  return Joi.array()
+    .items(Joi.number().strict().min(min).max(max).messages({ 'number.base': range, 'number.min': range, 'number.max': range }))
+    .min(1)
+    .max(mostButtons)
+    .messages({
+      'array.base': 'The buttons must be a list of lengths.',
+      'array.min': 'A shirt has at least one button below the collar.',
+      'array.max': `A shirt has at most ${mostButtons} buttons.`,
+    });
+}

@@ -1,0 +1,13 @@
+/** The public face of the core: everything here is pure computation in millimetres. */
+export { enumerateKnots } from './knot/enumerate.ts';
+export { formatKnot } from './knot/format.ts';
+export { type Frame, frames, ownRight } from './knot/frame.ts';
+export type { Direction, Knot, Move, Region } from './knot/knot.ts';
+export { KnotWordError, parseKnot } from './knot/parse.ts';
+export { type KnotProperties, knotProperties } from './knot/properties.ts';
+export type { Advice } from './plan/advice.ts';
+export { type KnotPlan, type NearLandmark, type Plan, plan, type Reason } from './plan/plan.ts';
+export { completeRequest, type PlanQuestion, type PlanRequest, requestDefaults } from './plan/request.ts';
+export { supposeTie, type Tie } from './tie/tie.ts';
+export type { KnotShape } from './tying/shape.ts';
+export { type Hang, takeUp } from './tying/takeUp.ts';

@@ -1,0 +1,51 @@
+import { formatKnot } from './format.ts';
+import type { Knot, Region } from './knot.ts';
+import { namedWord } from './names.ts';
+import { isSelfReleasing } from './release.ts';
+
+export interface KnotProperties {
+  readonly moves: number;
+  readonly centres: number;
+  /** |moves to the right − moves to the left|: 0 and 1 hang even. */
+  readonly symmetry: number;
+  /** Changes of winding sense between successive moves: the fewer, the tidier. */
+  readonly balance: number;
+  readonly selfReleasing: boolean;
+  /** Which side of the tie faces outward at the start: seam in for an even count, out for an odd one. */
+  readonly startSeam: 'in' | 'out';
+  readonly names: string[];
+  /** One of the few that most stylists tie without looking it up. */
+  readonly everyday: boolean;
+}
+
+/** What follows from the word alone. Symmetry and balance as in Physica A 276 (2000) 109. */
+export function knotProperties(knot: Knot): KnotProperties {
+  const regions = knot.moves.map((move) => move.region);
+  const named = namedWord(formatKnot(knot));
+  const count = (region: Region) => regions.filter((each) => each === region).length;
+  return {
+    moves: regions.length,
+    centres: count('C'),
+    symmetry: Math.abs(count('R') - count('L')),
+    balance: windingChanges(regions),
+    selfReleasing: isSelfReleasing(knot),
+    startSeam: knot.moves[0]?.direction === 'i' ? 'in' : 'out',
+    names: [...(named?.names ?? [])],
+    everyday: named?.everyday ?? false,
+  };
+}
+
+const aroundClock = 'LCR';
+
+function windingChanges(regions: readonly Region[]): number {
+  let changes = 0;
+  let before: number | undefined;
+  for (let i = 1; i < regions.length; i++) {
+    const from = aroundClock.indexOf(regions[i - 1] ?? 'L');
+    const to = aroundClock.indexOf(regions[i] ?? 'L');
+    const sense = (to - from + 3) % 3;
+    if (before !== undefined && sense !== before) changes++;
+    before = sense;
+  }
+  return changes;
+}

@@ -1,0 +1,49 @@
+import type { Fineness } from '../units/length.ts';
+
+/** All that is particular to one measure: its words, the range it can have, and how finely it is read. */
+export interface Measure {
+  readonly label: string;
+  readonly minMm: number;
+  readonly maxMm: number;
+  readonly fineness?: Fineness;
+  /** How it is taken, in a phrase. */
+  readonly how: string;
+}
+
+/** The one table of lengths a stylist takes. Forms, request checks, drawings and the database's own ranges follow it. */
+export const measures = {
+  client: {
+    heightMm: { label: 'Height', minMm: 900, maxMm: 2300, how: 'standing, in the shoes he will wear' },
+    neckMm: { label: 'Collar size', minMm: 240, maxMm: 600, how: 'the shirt’s collar size, or around the neck with a finger under the tape' },
+    frontDropMm: { label: 'Front drop', minMm: 200, maxMm: 750, how: 'collar button down the front to the top edge of the belt, trousers on' },
+    crossingGapMm: { label: 'Crossing gap', minMm: 0, maxMm: 60, how: 'room he leaves between the button and where the ends cross' },
+  },
+  shirt: {
+    collarPointMm: { label: 'Point length', minMm: 40, maxMm: 140, how: 'along the collar’s front edge, button to point' },
+    collarSpreadMm: { label: 'Tip to tip', minMm: 20, maxMm: 280, how: 'between the two points with the collar buttoned' },
+    tieSpaceMm: { label: 'Space at the button', minMm: 0, maxMm: 30, fineness: 'fine', how: 'between the leaves, at the button' },
+    collarAllowanceMm: { label: 'Collar fold', minMm: 0, maxMm: 60, fineness: 'fine', how: 'what the tie goes round beyond the collar size' },
+  },
+  jacket: {
+    lapelMm: { label: 'Lapel width', minMm: 30, maxMm: 160, how: 'at its broadest, square to the roll' },
+  },
+  tie: {
+    lengthMm: { label: 'Length', minMm: 600, maxMm: 2000, how: 'tip to tip, laid flat' },
+    bladeMm: { label: 'Blade', minMm: 25, maxMm: 130, how: 'the broad end at its widest' },
+    thicknessMm: { label: 'Thickness', minMm: 0.8, maxMm: 8, fineness: 'fine', how: 'both layers, pinched at mid-blade' },
+    neckMm: { label: 'Neck', minMm: 12, maxMm: 80, how: 'at its narrowest, under the collar' },
+    neckAtMm: { label: 'Neck from the tip', minMm: 250, maxMm: 1500, how: 'blade tip to the narrowest part' },
+    tailMm: { label: 'Tail', minMm: 12, maxMm: 110, how: 'the narrow end at its widest' },
+    keeperMm: { label: 'Keeper', minMm: 60, maxMm: 500, how: 'blade tip up to the keeper loop' },
+  },
+  aim: {
+    offsetMm: { label: 'Aim from belt top', minMm: -250, maxMm: 60, how: 'where the tip shall end; below the belt top counts as positive' },
+    aboveMm: { label: 'May end higher by', minMm: 0, maxMm: 250, how: 'still right' },
+    belowMm: { label: 'May end lower by', minMm: 0, maxMm: 250, how: 'still right' },
+  },
+} as const satisfies Record<string, Record<string, Measure>>;
+
+export type MeasureGroup = keyof typeof measures;
+
+export const buttonRangeMm = { min: 20, max: 900 } as const;
+export const mostButtons = 12;

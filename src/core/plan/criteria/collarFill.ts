@@ -1,0 +1,60 @@
+import type { CollarClass } from '../../collar/collar.ts';
+import { piecewise } from '../../numeric/piecewise.ts';
+import { type Criterion, type Judgement, nearness, type Situation } from './criterion.ts';
+
+const swampsOver = 1 / 3;
+const bandShowsUnder = 0.22;
+
+/** The thirds school's preference over the share covered: best near 0.30. */
+const liking = piecewise([
+  [0.05, 0],
+  [bandShowsUnder, 0.55],
+  [0.3, 1],
+  [swampsOver, 0.75],
+  [0.4, 0.35],
+  [0.5, 0],
+]);
+
+/** Top widths at which a hand calls a knot medium, then large, mm. */
+const mediumFromMm = 44;
+const largeFromMm = 54;
+const sizeWidthMm = 6;
+
+/** Does the knot fill the opening between the collar's leaves? */
+export const collarFillCriterion: Criterion = {
+  code: 'collar-fill',
+  weight: 0.46,
+  judge: (situation) => (situation.request.taste.collarRule === 'thirds' ? byThirds(situation) : byProportion(situation)),
+};
+
+function byThirds({ collar, collarClass }: Situation): Judgement {
+  const { fill } = collar;
+  const score = liking(fill);
+  const share = `${Math.round(fill * 100)} % of the collar’s edge`;
+  const where = `${collarClass.label} collar`;
+  if (fill > swampsOver) {
+    return fill < swampsOver + 0.03
+      ? { score, verdict: 'fair', text: `A little large for the ${where}: it covers ${share}, just over a third.` }
+      : { score, verdict: 'poor', text: `Swamps the ${where}: it covers ${share}; a third is the most.` };
+  }
+  if (fill < bandShowsUnder) {
+    return fill > bandShowsUnder - 0.03
+      ? { score, verdict: 'fair', text: `A little small for the ${where}: it covers ${share}, and the neck band may show.` }
+      : { score, verdict: 'poor', text: `Too small for the ${where}: it covers ${share}, so the neck band shows at the sides.` };
+  }
+  return { score, verdict: 'good', text: `Sits well in the ${where}: it covers ${share}.` };
+}
+
+type Size = CollarClass['wants'];
+
+const sizeCentreMm: Readonly<Record<Size, number>> = { small: 38, medium: 49, large: 60 };
+const sizeOrder: readonly Size[] = ['small', 'medium', 'large'];
+
+function byProportion({ shape, collarClass, say }: Situation): Judgement {
+  const size: Size = shape.topMm < mediumFromMm ? 'small' : shape.topMm < largeFromMm ? 'medium' : 'large';
+  const apart = Math.abs(sizeOrder.indexOf(size) - sizeOrder.indexOf(collarClass.wants));
+  const score = apart === 0 ? 1 : nearness(shape.topMm, sizeCentreMm[collarClass.wants], sizeWidthMm);
+  const text = `A ${size} knot, ${say(shape.topMm)} across, for a ${collarClass.label} collar`;
+  if (apart === 0) return { score, verdict: 'good', text: `${text}: the right proportion.` };
+  return { score, verdict: apart === 1 ? 'fair' : 'poor', text: `${text}, which wants a ${collarClass.wants} one.` };
+}

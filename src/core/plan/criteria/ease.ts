@@ -1,0 +1,40 @@
+import { fewestMoves } from '../../knot/enumerate.ts';
+import type { Criterion } from './criterion.ts';
+
+const costOfMove = 0.085;
+const costOfTurningBack = 0.06;
+const costOfSeamOut = 0.12;
+const costOfSeldom = 0.1;
+const costOfNoName = 0.25;
+const goodFrom = 0.65;
+const fairFrom = 0.35;
+
+const counts = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+
+/** How hard is it to learn and to repeat? */
+export const easeCriterion: Criterion = {
+  code: 'ease',
+  weight: 0.12,
+  judge: ({ properties }) => {
+    const { moves, balance, startSeam, names, everyday } = properties;
+    const unusual = names.length === 0 ? costOfNoName : everyday ? 0 : costOfSeldom;
+    const score = Math.max(
+      0,
+      1 -
+        costOfMove * (moves - fewestMoves) -
+        costOfTurningBack * balance -
+        (startSeam === 'out' ? costOfSeamOut : 0) -
+        unusual,
+    );
+    const says = [`${counts[moves] ?? moves} moves`];
+    if (startSeam === 'out') says.push('starts inside out');
+    if (balance > 1) says.push(`turns back ${counts[balance] ?? balance} times`);
+    if (names.length === 0) says.push('has no everyday name');
+    const sentence = says.join(', ');
+    return {
+      score,
+      verdict: score >= goodFrom ? 'good' : score >= fairFrom ? 'fair' : 'poor',
+      text: `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}.`,
+    };
+  },
+};

@@ -1,0 +1,17 @@
+import { collarFillCriterion } from './collarFill.ts';
+import type { Criterion } from './criterion.ts';
+import { easeCriterion } from './ease.ts';
+import { landingCriterion } from './landing.ts';
+import { lapelCriterion } from './lapel.ts';
+import { symmetryCriterion } from './symmetry.ts';
+import { tailCriterion } from './tail.ts';
+
+/** What a stylist weighs, in the order it is told. */
+export const criteria: readonly Criterion[] = [
+  collarFillCriterion,
+  tailCriterion,
+  landingCriterion,
+  symmetryCriterion,
+  easeCriterion,
+  lapelCriterion,
+];

@@ -1,0 +1,203 @@
+import { type FrontDrop, frontDropOf } from '../body/frontDrop.ts';
+import { fingertipOf, type Landmark, landmarksOf } from '../body/landmarks.ts';
+import { type CollarClass, classOf } from '../collar/collar.ts';
+import { collarFill } from '../collar/fill.ts';
+import { enumerateKnots } from '../knot/enumerate.ts';
+import { formatKnot } from '../knot/format.ts';
+import { type Knot, type Spoke, spokesCrossed } from '../knot/knot.ts';
+import { type KnotProperties, knotProperties } from '../knot/properties.ts';
+import { type KnotShape, shapeOf } from '../tying/shape.ts';
+import { startFor } from '../tying/start.ts';
+import { formatLength } from '../units/length.ts';
+import { type Advice, adviceFor } from './advice.ts';
+import { criteria } from './criteria/index.ts';
+import type { Judgement, Situation, Verdict } from './criteria/criterion.ts';
+import { type Landing, landingAt } from './landing.ts';
+import { completeRequest, type PlanQuestion, type PlanRequest } from './request.ts';
+import { type TailFault, tailFault, type TailOutcome, tailOutcome } from './tail.ts';
+
+/** A landmark and how far below it the tip hangs (negative: above), mm. */
+export interface NearLandmark {
+  readonly name: string;
+  readonly kind: Landmark['kind'];
+  readonly offsetMm: number;
+}
+
+export interface Reason {
+  readonly code: string;
+  readonly verdict: Verdict;
+  readonly text: string;
+}
+
+/** One knot, tied with this tie for this client. Lengths in mm, drops below the collar button. */
+export interface KnotPlan {
+  /** The canonical word; `properties.names` are labels on it. */
+  readonly moves: string;
+  readonly names: readonly string[];
+  readonly properties: KnotProperties;
+  readonly rank: number;
+  readonly score: number;
+  readonly feasible: boolean;
+  /** Why it cannot be worn and by how much; `none` when it can. */
+  readonly tailFault: TailFault;
+  readonly takeUpMm: number;
+  readonly start: {
+    readonly tailDropMm: number;
+    readonly bladeDropMm: number;
+    /** Blade tip below narrow tip. */
+    readonly differenceMm: number;
+    /** For the narrow tip, nearest first. */
+    readonly landmarks: readonly NearLandmark[];
+    /** For the blade's tip, by those who place that one. */
+    readonly bladeLandmark: NearLandmark;
+  };
+  readonly tip: Landing;
+  readonly tail: TailOutcome;
+  readonly shape: KnotShape;
+  readonly collar: { readonly fill: number; readonly meetsAtMm: number };
+  readonly reasons: readonly Reason[];
+}
+
+export interface Plan {
+  readonly knots: readonly KnotPlan[];
+  /** What holds for the whole outfit rather than for one knot. */
+  readonly advice: readonly Advice[];
+}
+
+/**
+ * Ranks the classic knots for one client, outfit and tie, and solves each one's start.
+ * The aim's tolerance lies around the place aimed at. Knots that cannot be worn come last,
+ * the nearest to working first. Pure; expects values within the documented ranges.
+ */
+export function plan(question: PlanQuestion): Plan {
+  const request = completeRequest(question);
+  const setting = settingOf(request);
+  const judged = candidates(request.taste).map((candidate) => judge(candidate, setting));
+  judged.sort(bestFirst);
+  const knots = judged.map((knot, i): KnotPlan => ({ ...knot, rank: i + 1 }));
+  return { knots, advice: adviceFor(request, knots) };
+}
+
+interface Candidate {
+  readonly knot: Knot;
+  readonly word: string;
+  readonly spokes: readonly Spoke[];
+  readonly properties: KnotProperties;
+}
+
+const catalogue = new Map<number, readonly Candidate[]>();
+
+/** The words do not depend on the request, so each size of the catalogue is drawn up once. */
+function candidates({ maxMoves, knots }: PlanRequest['taste']): readonly Candidate[] {
+  let all = catalogue.get(maxMoves);
+  if (!all) {
+    all = enumerateKnots(maxMoves).map((knot) => ({
+      knot,
+      word: formatKnot(knot),
+      spokes: spokesCrossed(knot),
+      properties: knotProperties(knot),
+    }));
+    catalogue.set(maxMoves, all);
+  }
+  return knots === 'named' ? all.filter(({ properties }) => properties.names.length > 0) : all;
+}
+
+type Unranked = Omit<KnotPlan, 'rank'>;
+
+/** What every knot of one request shares. */
+interface Setting {
+  readonly request: PlanRequest;
+  readonly loopMm: number;
+  readonly drop: FrontDrop;
+  readonly collarClass: CollarClass;
+  readonly landmarks: readonly Landmark[];
+  readonly fingertip: Landmark;
+  readonly say: (mm: number) => string;
+}
+
+function settingOf(request: PlanRequest): Setting {
+  const { client, shirt, units } = request;
+  return {
+    request,
+    loopMm: client.neckMm + shirt.collarAllowanceMm,
+    drop: frontDropOf(client),
+    collarClass: classOf(shirt),
+    landmarks: landmarksOf(client, shirt.buttonsMm),
+    fingertip: fingertipOf(client.heightMm),
+    say: (mm) => formatLength(mm, units),
+  };
+}
+
+function judge({ word, spokes, properties }: Candidate, setting: Setting): Unranked {
+  const { request, loopMm, drop, collarClass, say } = setting;
+  const { client, shirt, tie, aim } = request;
+  const { crossingGapMm } = client;
+  const dropMm = drop.meanMm + aim.offsetMm;
+
+  const { tailMm, bundle } = startFor(spokes, tie, { loopMm, crossingGapMm, dropMm });
+  const shape = shapeOf(bundle);
+  const collar = collarFill(shirt, shape);
+  const landing = landingAt(dropMm, bundle.takeUpMm, drop, aim);
+  const tail = tailOutcome(tailMm + crossingGapMm, dropMm, tie.keeperMm);
+  const fault = tailFault(tail, dropMm, shape.heightMm, request.jacket);
+  const situation: Situation = {
+    request,
+    properties,
+    shape,
+    collar,
+    collarClass,
+    landing,
+    tail,
+    tailFault: fault,
+    say,
+  };
+  const { score, reasons } = weigh(situation);
+  const bladeDropMm = tie.lengthMm - loopMm - tailMm;
+
+  return {
+    moves: word,
+    names: properties.names,
+    properties,
+    score,
+    feasible: fault.kind === 'none',
+    tailFault: fault,
+    takeUpMm: bundle.takeUpMm,
+    start: {
+      tailDropMm: tailMm,
+      bladeDropMm,
+      differenceMm: bladeDropMm - tailMm,
+      landmarks: setting.landmarks
+        .map((landmark) => near(landmark, tailMm))
+        .sort((a, b) => Math.abs(a.offsetMm) - Math.abs(b.offsetMm)),
+      bladeLandmark: near(setting.fingertip, bladeDropMm),
+    },
+    tip: landing,
+    tail,
+    shape,
+    collar,
+    reasons,
+  };
+}
+
+function near({ name, kind, meanMm }: Landmark, atMm: number): NearLandmark {
+  return { name, kind, offsetMm: atMm - meanMm };
+}
+
+function weigh(situation: Situation): { score: number; reasons: Reason[] } {
+  const heard = criteria.flatMap(({ code, weight, judge }): { code: string; weight: number; judgement: Judgement }[] => {
+    const judgement = judge(situation);
+    return judgement ? [{ code, weight, judgement }] : [];
+  });
+  const total = heard.reduce((sum, { weight }) => sum + weight, 0);
+  const score = heard.reduce((sum, { weight, judgement }) => sum + weight * judgement.score, 0) / total;
+  return { score, reasons: heard.map(({ code, judgement: { verdict, text } }) => ({ code, verdict, text })) };
+}
+
+function bestFirst(a: Unranked, b: Unranked): number {
+  if (a.feasible !== b.feasible) return a.feasible ? -1 : 1;
+  return missing(a) - missing(b) || b.score - a.score || a.properties.moves - b.properties.moves || a.moves.localeCompare(b.moves);
+}
+
+function missing({ tailFault }: Unranked): number {
+  return tailFault.kind === 'none' ? 0 : tailFault.byMm;
+}

@@ -1,0 +1,67 @@
+import { supposeTie, type KnownOfTie, type Tie } from '../tie/tie.ts';
+import type { LengthUnit } from '../units/length.ts';
+
+/** Everything a plan is made from, complete. Lengths in mm. */
+export interface PlanRequest {
+  readonly client: {
+    readonly heightMm: number;
+    readonly neckMm: number;
+    /** Collar button to belt top with a tape; `null` to suppose it from height. */
+    readonly frontDropMm: number | null;
+    readonly blade: 'right' | 'left';
+    readonly crossingGapMm: number;
+  };
+  readonly shirt: {
+    readonly collarPointMm: number;
+    readonly collarSpreadMm: number;
+    readonly tieSpaceMm: number;
+    readonly collarAllowanceMm: number;
+    readonly buttonsMm: readonly number[];
+  };
+  readonly jacket: { readonly lapelMm: number; readonly waistcoat: boolean } | null;
+  readonly tie: Tie;
+  /** `offsetMm` from the belt top, positive = lower; the tolerance lies around the place aimed at. */
+  readonly aim: { readonly offsetMm: number; readonly aboveMm: number; readonly belowMm: number };
+  readonly taste: {
+    readonly collarRule: 'thirds' | 'proportion';
+    readonly lapelRule: 'match' | 'within-inch';
+    readonly maxMoves: number;
+    readonly knots: 'named' | 'all';
+  };
+  /** The unit that reasons speak in. */
+  readonly units: LengthUnit;
+}
+
+/** What has to be told; the rest has defaults. */
+export interface PlanQuestion {
+  readonly client: Pick<PlanRequest['client'], 'heightMm' | 'neckMm'> & Partial<PlanRequest['client']>;
+  readonly shirt?: Partial<PlanRequest['shirt']>;
+  readonly jacket?: (Pick<NonNullable<PlanRequest['jacket']>, 'lapelMm'> & Partial<NonNullable<PlanRequest['jacket']>>) | null;
+  readonly tie: KnownOfTie;
+  readonly aim?: Partial<PlanRequest['aim']>;
+  readonly taste?: Partial<PlanRequest['taste']>;
+  readonly units?: LengthUnit;
+}
+
+/** What is supposed where nothing was said: a semi-spread collar, the belt top with 25 mm to spare above. */
+export const requestDefaults = {
+  client: { frontDropMm: null, blade: 'right', crossingGapMm: 0 },
+  shirt: { collarPointMm: 75, collarSpreadMm: 110, tieSpaceMm: 8, collarAllowanceMm: 25, buttonsMm: [70, 160, 250, 340] },
+  jacket: { waistcoat: false },
+  aim: { offsetMm: 0, aboveMm: 25, belowMm: 0 },
+  taste: { collarRule: 'thirds', lapelRule: 'within-inch', maxMoves: 9, knots: 'named' },
+  units: 'cm',
+} as const;
+
+/** Fills in every default, so that the computation never asks whether a field is there. */
+export function completeRequest(question: PlanQuestion): PlanRequest {
+  return {
+    client: { ...requestDefaults.client, ...question.client },
+    shirt: { ...requestDefaults.shirt, ...question.shirt },
+    jacket: question.jacket ? { ...requestDefaults.jacket, ...question.jacket } : null,
+    tie: supposeTie(question.tie),
+    aim: { ...requestDefaults.aim, ...question.aim },
+    taste: { ...requestDefaults.taste, ...question.taste },
+    units: question.units ?? requestDefaults.units,
+  };
+}

@@ -1,0 +1,17 @@
+/** `quiet`: how well a dimple reads on it. `directional`: it shows a lean. */
+export interface Pattern {
+  readonly label: string;
+  readonly quiet: boolean;
+  readonly directional: boolean;
+}
+
+export const patterns = {
+  solid: { label: 'plain', quiet: true, directional: false },
+  stripe: { label: 'stripe', quiet: true, directional: true },
+  dots: { label: 'small repeat', quiet: true, directional: false },
+  check: { label: 'check', quiet: false, directional: true },
+  large: { label: 'large figure', quiet: false, directional: false },
+} as const satisfies Record<string, Pattern>;
+
+export type PatternCode = keyof typeof patterns;
+export const patternCodes = Object.keys(patterns) as PatternCode[];

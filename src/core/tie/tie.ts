@@ -1,0 +1,44 @@
+import type { FabricCode } from './fabrics.ts';
+import type { PatternCode } from './patterns.ts';
+
+/** A necktie as it lies flat. Positions are counted along the tie from the blade's tip. */
+export interface Tie {
+  readonly lengthMm: number;
+  readonly bladeMm: number;
+  /** Width at the narrowest part, under the collar. */
+  readonly neckMm: number;
+  /** Where the narrowest part is, from the blade's tip. */
+  readonly neckAtMm: number;
+  readonly tailMm: number;
+  /** Both layers and the interlining, pinched at mid-blade. */
+  readonly thicknessMm: number;
+  /** Where the keeper loop is sewn, from the blade's tip. */
+  readonly keeperMm: number;
+  readonly fabric: FabricCode;
+  readonly pattern: PatternCode;
+}
+
+/** What a stylist always knows of a tie; the rest can be supposed from it. */
+export type KnownOfTie = Pick<Tie, 'lengthMm' | 'bladeMm' | 'thicknessMm'> & Partial<Tie>;
+
+const neckShareOfBlade = 0.43;
+const tailShareOfBlade = 0.58;
+const neckShareOfLength = 0.572;
+const usualKeeperMm = 230;
+
+/** Fills in the proportions most ties share where they were not measured. */
+export function supposeTie(known: KnownOfTie): Tie {
+  return {
+    neckMm: Math.round(known.bladeMm * neckShareOfBlade),
+    neckAtMm: Math.round(known.lengthMm * neckShareOfLength),
+    tailMm: Math.round(known.bladeMm * tailShareOfBlade),
+    keeperMm: usualKeeperMm,
+    fabric: 'woven-silk',
+    pattern: 'solid',
+    ...withoutUndefined(known),
+  };
+}
+
+function withoutUndefined<T extends object>(record: T): T {
+  return Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined)) as T;
+}

@@ -1,0 +1,58 @@
+import type { Spoke } from '../knot/knot.ts';
+import type { Tie } from '../tie/tie.ts';
+import { type Bundle, bundleOf } from './takeUp.ts';
+
+export interface StartQuestion {
+  readonly loopMm: number;
+  readonly crossingGapMm: number;
+  /** Where the blade's tip shall end, below the collar button, mm. */
+  readonly dropMm: number;
+}
+
+export interface Start {
+  /** Narrow tip below the collar button before the first move, mm. Negative when the tie is too short. */
+  readonly tailMm: number;
+  readonly bundle: Bundle;
+  /** Take-ups computed on the way. */
+  readonly evaluations: number;
+}
+
+/** Finer than a hand can set, coarse enough to stop early. */
+const toleranceMm = 0.01;
+
+/** The tip moves by about this much more than the start moves, since a lower start knots wider cloth. */
+const usualGain = 1.2;
+
+const mostEvaluations = 60;
+
+/**
+ * The start that puts the blade's tip `dropMm` below the collar button: the root of
+ * length − loop − tail − gap − takeUp(tail) − drop, which falls as the tail grows.
+ * Secant steps inside a bracket; a step that leaves the bracket is replaced by halving it.
+ */
+export function startFor(spokes: readonly Spoke[], tie: Tie, question: StartQuestion): Start {
+  const { loopMm, crossingGapMm, dropMm } = question;
+  const withoutKnot = tie.lengthMm - loopMm - crossingGapMm - dropMm;
+  let evaluations = 0;
+  const at = (tailMm: number) => {
+    evaluations++;
+    const bundle = bundleOf(spokes, tie, { loopMm, tailMm, crossingGapMm });
+    return { tailMm, bundle, error: withoutKnot - tailMm - bundle.takeUpMm };
+  };
+
+  // With no cloth in the knot the tip would land too high by the whole take-up: an upper end for the tail.
+  let before = at(withoutKnot);
+  let high = before.tailMm;
+  let low = Number.NEGATIVE_INFINITY;
+  let now = at(before.tailMm + before.error / usualGain);
+  while (Math.abs(now.error) > toleranceMm && evaluations < mostEvaluations) {
+    if (now.error > 0) low = now.tailMm;
+    else high = now.tailMm;
+    const slope = (now.error - before.error) / (now.tailMm - before.tailMm);
+    let next = now.tailMm - now.error / slope;
+    if (!(next > low && next < high)) next = low > Number.NEGATIVE_INFINITY ? (low + high) / 2 : high - 2 * tie.bladeMm;
+    before = now;
+    now = at(next);
+  }
+  return { tailMm: now.tailMm, bundle: now.bundle, evaluations };
+}

@@ -1,0 +1,70 @@
+import { type Knot, type Spoke, spokesCrossed } from '../knot/knot.ts';
+import type { Tie } from '../tie/tie.ts';
+import { sectionAt, widthAt } from '../tie/width.ts';
+import { type KnotShape, shapeOf } from './shape.ts';
+
+/** How the tie hangs before the first move, mm. */
+export interface Hang {
+  /** Length around the neck: collar size and the allowance for the collar's fold. */
+  readonly loopMm: number;
+  /** Narrow tip below the collar button. */
+  readonly tailMm: number;
+  /** Room left between the button and the crossing; 0 when the ends cross at the throat. */
+  readonly crossingGapMm?: number;
+}
+
+/** What a tied knot holds, spoke by spoke: the input of its shape. Areas mm², widths mm. */
+export interface Bundle {
+  readonly takeUpMm: number;
+  /** Sections around each spoke once the knot is tied, the spoke itself included. */
+  readonly sections: Readonly<Record<Spoke, number>>;
+  /** Sections of the bare spokes, before the first move. */
+  readonly bare: Readonly<Record<Spoke, number>>;
+  /** Width of the last band across the front. */
+  readonly facadeMm: number;
+}
+
+const aspect: Readonly<Record<Spoke, number>> = { narrowEnd: 3, narrowArm: 2, bladeArm: 2 };
+
+/** Share of its own width that a band spends on lying over and turning round the others. */
+const widthShare = 0.42;
+
+/**
+ * Cloth the knot takes up, mm, and its shape once drawn up. An engineering model: the
+ * bands pack into ellipses around the three spokes, and each move goes half round one.
+ */
+export function takeUp(knot: Knot, tie: Tie, hang: Hang): { takeUpMm: number; shape: KnotShape } {
+  const bundle = bundleOf(spokesCrossed(knot), tie, hang);
+  return { takeUpMm: bundle.takeUpMm, shape: shapeOf(bundle) };
+}
+
+/** Follows the word move by move. `spokes` are those the knot crosses, first move first. */
+export function bundleOf(spokes: readonly Spoke[], tie: Tie, hang: Hang): Bundle {
+  const narrowSideAt = tie.lengthMm - hang.tailMm - (hang.crossingGapMm ?? 0);
+  const bladeSideAt = narrowSideAt - hang.loopMm;
+  // A start the tie is too short for is still worth a number: how much is missing. It is worked out as if the tail went on.
+  const narrow = sectionAt(tie, Math.min(narrowSideAt, tie.lengthMm - tie.tailMm / 2));
+  const bare = { narrowEnd: narrow, narrowArm: narrow, bladeArm: sectionAt(tie, bladeSideAt) };
+  const sections = { ...bare };
+
+  let used = 0;
+  let facadeMm = 0;
+  for (const spoke of spokes) {
+    const x = bladeSideAt - used;
+    const length = halfPerimeter(sections[spoke], aspect[spoke]) + widthShare * widthAt(tie, x);
+    const middle = x - length / 2;
+    used += length;
+    sections[spoke] += sectionAt(tie, middle);
+    if (spoke === 'narrowEnd') facadeMm = widthAt(tie, middle);
+  }
+  // The tuck goes down around the narrow end; what it costs is the knot's height, which the hanging blade regains.
+  sections.narrowEnd += sectionAt(tie, bladeSideAt - used);
+  return { takeUpMm: used, sections, bare, facadeMm };
+}
+
+/** Half the perimeter of an ellipse of area `area` and given aspect (Ramanujan's first approximation). */
+function halfPerimeter(area: number, ratio: number): number {
+  const a = Math.sqrt((area * ratio) / Math.PI);
+  const b = Math.sqrt(area / (ratio * Math.PI));
+  return (Math.PI / 2) * (3 * (a + b) - Math.sqrt((3 * a + b) * (a + 3 * b)));
+}

@@ -1,0 +1,57 @@
+import postgres from 'postgres';
+
+export type Sql = postgres.Sql;
+/** What a statement can run on: the pool, or a transaction of it. */
+export type Queryable = postgres.Sql | postgres.TransactionSql;
+
+const connectSeconds = 3;
+
+/** Opens a pool. Columns are snake_case in the database and camelCase here. */
+export function openDatabase(url: string, options: { readonly max?: number } = {}): Sql {
+  return postgres(url, {
+    max: options.max ?? 10,
+    connect_timeout: connectSeconds,
+    idle_timeout: 60,
+    backoff: () => 0.2,
+    onnotice: () => undefined,
+    transform: postgres.camel,
+  });
+}
+
+let pool: Sql | undefined;
+
+/** The application's pool, opened at first use from `DATABASE_URL`. */
+export function database(): Sql {
+  const url = process.env['DATABASE_URL'];
+  if (!url) throw new Error('DATABASE_URL is not set: start the application with npm start, or name a PostgreSQL server.');
+  pool ??= openDatabase(url);
+  return pool;
+}
+
+const connectionCodes = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'ENOTFOUND',
+  'ETIMEDOUT',
+  'EPIPE',
+  'CONNECT_TIMEOUT',
+  'CONNECTION_CLOSED',
+  'CONNECTION_DESTROYED',
+  'CONNECTION_ENDED',
+  // PostgreSQL: shutting down, crashed, starting up, too many connections.
+  '57P01',
+  '57P02',
+  '57P03',
+  '53300',
+]);
+
+/** Whether an error means that the records could not be reached, rather than that a statement was wrong. */
+export function isConnectionLoss(error: unknown): boolean {
+  if (error instanceof AggregateError) return error.errors.some(isConnectionLoss);
+  return error instanceof Error && 'code' in error && typeof error.code === 'string' && connectionCodes.has(error.code);
+}
+
+/** The constraint a statement broke, if it broke one. */
+export function brokenConstraint(error: unknown): string | undefined {
+  return error instanceof postgres.PostgresError && error.code.startsWith('23') ? error.constraint_name : undefined;
+}

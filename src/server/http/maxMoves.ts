@@ -1,0 +1,22 @@
+import Joi from 'joi';
+import { check } from '../../contract/faults.ts';
+import { invalid } from './problem.ts';
+
+const defaultMoves = 9;
+/** 5,461 knots; a longer list is of no use over the wire. */
+const mostMoves = 15;
+
+const schema = Joi.number()
+  .integer()
+  .min(3)
+  .max(mostMoves)
+  .messages({ '*': `maxMoves must be a whole number from 3 to ${mostMoves}.` });
+
+/** Reads `maxMoves` from a query. */
+export function checkMaxMoves(query: URLSearchParams): number {
+  const text = query.get('maxMoves');
+  if (text === null) return defaultMoves;
+  const { value, faults } = check<number>(schema, text.trim() === '' ? Number.NaN : Number(text));
+  if (faults) throw invalid(faults.map(({ message }) => ({ path: 'maxMoves', message })));
+  return value;
+}

@@ -13,7 +13,11 @@ export function buildIfNeeded(): void {
   const sources = fingerprint();
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === sources) return;
   console.log('Building …');
-  const result = spawnSync('npx', ['astro', 'build'], { cwd: root, encoding: 'utf8', env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' } });
+  const result = spawnSync('npx', ['astro', 'build'], {
+    cwd: root,
+    encoding: 'utf8',
+    env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' },
+  });
   if (result.status !== 0) throw new MachineFailure(`The build failed:\n${result.stdout}\n${result.stderr}`);
   writeFileSync(stamp, sources);
 }

@@ -86,7 +86,14 @@ function createCluster(bin: string, folder: string, data: string, passwordFile: 
     for (const path of [folder, passwordFile]) chownSync(path, uid, gid);
   }
   const result = asOwner(join(bin, 'initdb'), [
-    '-D', data, '-U', superuser, '--auth=scram-sha-256', `--pwfile=${passwordFile}`, '--encoding=UTF8', '--locale=C.UTF-8',
+    '-D',
+    data,
+    '-U',
+    superuser,
+    '--auth=scram-sha-256',
+    `--pwfile=${passwordFile}`,
+    '--encoding=UTF8',
+    '--locale=C.UTF-8',
   ]);
   if (result.status !== 0) throw new MachineFailure(`PostgreSQL could not create its data folder ${data}: ${result.stderr.trim()}`);
 }
@@ -109,7 +116,9 @@ function isAlive(file: string): boolean {
 }
 
 function postgresAccount(): { uid: number; gid: number } {
-  const line = readFileSync('/etc/passwd', 'utf8').split('\n').find((each) => each.startsWith('postgres:'));
+  const line = readFileSync('/etc/passwd', 'utf8')
+    .split('\n')
+    .find((each) => each.startsWith('postgres:'));
   const [, , uid, gid] = line?.split(':') ?? [];
   if (!uid || !gid) throw new MachineFailure('There is no account “postgres” on this machine. Reinstall the package postgresql.');
   return { uid: Number(uid), gid: Number(gid) };
@@ -118,7 +127,11 @@ function postgresAccount(): { uid: number; gid: number } {
 function asOwner(program: string, args: readonly string[]): { status: number | null; stderr: string } {
   const [command, all] = isRoot ? ['runuser', ['-u', 'postgres', '--', program, ...args]] : [program, [...args]];
   // The server inherits these streams, so they must not be pipes: reading them would wait for its end.
-  const result = spawnSync(command, all, { cwd: '/', stdio: program.endsWith('pg_ctl') ? 'ignore' : ['ignore', 'ignore', 'pipe'], encoding: 'utf8' });
+  const result = spawnSync(command, all, {
+    cwd: '/',
+    stdio: program.endsWith('pg_ctl') ? 'ignore' : ['ignore', 'ignore', 'pipe'],
+    encoding: 'utf8',
+  });
   return { status: result.status, stderr: result.stderr ?? '' };
 }
 

@@ -1,9 +1,9 @@
+import { join } from 'node:path';
 import postgres from 'postgres';
 import { loadDemo } from '../../db/demo/load.ts';
 import { openDatabase } from '../../src/server/database.ts';
 import { migrate } from '../../src/server/migrate.ts';
 import { MachineFailure } from './failure.ts';
-import { join } from 'node:path';
 import { root } from './paths.ts';
 
 /** Creates a database on a server unless it is there. `serverUrl` names any database of that server. */

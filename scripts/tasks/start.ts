@@ -8,8 +8,11 @@ import { startWebServer } from '../machine/webServer.ts';
 const usualPort = 4310;
 
 await runTask(async () => {
+  // From the very beginning, so that Ctrl-C during the start still stops what was started so far.
+  const signal = signalled();
   const port = Number(process.env['PORT'] ?? usualPort);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new MachineFailure(`PORT must be a port number, not “${process.env['PORT']}”.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new MachineFailure(`PORT must be a port number, not “${process.env['PORT']}”.`);
   if (await isTaken(port)) {
     if (await isOurs(port)) {
       console.log(`Ropewalk is already running at http://${loopback}:${port}`);
@@ -26,7 +29,7 @@ await runTask(async () => {
     await prepareStudio(url, console.log);
     const web = await startWebServer(port, url, 'info');
     console.log(`Ropewalk is ready at ${web.address}   (Ctrl-C ends it)`);
-    const end = await Promise.race([signalled(), web.ended.then(() => 'crashed' as const)]);
+    const end = await Promise.race([signal, web.ended.then(() => 'crashed' as const)]);
     await web.stop();
     if (end === 'crashed') throw new MachineFailure('The application ended unexpectedly.');
   } finally {

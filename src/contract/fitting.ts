@@ -52,7 +52,9 @@ const colour = Joi.string()
   .messages({ 'string.pattern.base': 'A colour is written as # and six hexadecimal digits.' });
 
 const id = (label: string) =>
-  Joi.string().guid().messages({ 'string.guid': `${label} is not a valid identifier.`, 'string.base': `${label} is not a valid identifier.` });
+  Joi.string()
+    .guid()
+    .messages({ 'string.guid': `${label} is not a valid identifier.`, 'string.base': `${label} is not a valid identifier.` });
 
 const label = (what: string) =>
   Joi.string()
@@ -83,9 +85,13 @@ const draftSchema = Joi.object<FittingDraft>({
   }).required(),
   question: Joi.any().required().messages({ 'any.required': 'The measures are missing.' }),
   knot: Joi.string().max(120).required().messages({ 'any.required': 'Choose a knot before saving.' }),
-  note: Joi.string().allow('').max(longestNote).default('').messages({
-    'string.max': `A note holds ${longestNote} characters at most.`,
-  }),
+  note: Joi.string()
+    .allow('')
+    .max(longestNote)
+    .default('')
+    .messages({
+      'string.max': `A note holds ${longestNote} characters at most.`,
+    }),
 })
   .required()
   .messages({ 'object.base': 'A fitting must be an object.', 'any.required': 'The fitting is empty.' });

@@ -15,6 +15,7 @@ export function lengthOf({ label, minMm, maxMm, fineness }: Measure, say: Say): 
   return Joi.number()
     .strict()
     .unsafe()
+    .empty('')
     .custom((mm: number, helpers) =>
       mm < minMm || mm > maxMm ? helpers.message({ custom: `${label} cannot be ${say(mm, fineness)}. ${range}` }) : mm,
     )

@@ -52,12 +52,16 @@ export function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
     taste: group('The taste', {
       collarRule: oneOf('The collar rule', ['thirds', 'proportion']),
       lapelRule: oneOf('The lapel rule', ['match', 'within-inch']),
-      maxMoves: Joi.number().integer().min(3).max(mostMoves).messages({
-        'number.base': 'The most moves must be a number.',
-        'number.integer': 'The most moves must be a whole number.',
-        'number.min': 'A knot has at least 3 moves.',
-        'number.max': `A plan looks at ${mostMoves} moves at most.`,
-      }),
+      maxMoves: Joi.number()
+        .integer()
+        .min(3)
+        .max(mostMoves)
+        .messages({
+          'number.base': 'The most moves must be a number.',
+          'number.integer': 'The most moves must be a whole number.',
+          'number.min': 'A knot has at least 3 moves.',
+          'number.max': `A plan looks at ${mostMoves} moves at most.`,
+        }),
       knots: oneOf('The choice of knots', ['named', 'all']),
     }),
     units: oneOf('The unit', ['cm', 'in']),

@@ -49,9 +49,11 @@ export function spokesCrossed(knot: Knot): Spoke[] {
 
 /** Builds a knot from its regions; the directions follow, since they alternate and end outward. */
 export function knotFromRegions(regions: readonly Region[]): Knot {
-  const moves = regions.map((region, i): Move => ({
-    region,
-    direction: (regions.length - i) % 2 === 1 ? 'o' : 'i',
-  }));
+  const moves = regions.map(
+    (region, i): Move => ({
+      region,
+      direction: (regions.length - i) % 2 === 1 ? 'o' : 'i',
+    }),
+  );
   return { moves, finish: 'tuck' };
 }

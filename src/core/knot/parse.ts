@@ -28,8 +28,7 @@ export class KnotWordError extends Error {
 
 const separators = /[\s,;.:·>→/|–—-]*/y;
 const tuckToken = /t(?:uck|hrough)?(?![a-z])/iy;
-const moveToken =
-  /(left|right|cent(?:re|er)|throat|[lcr])[\s-]*(inwards?|into|in|outwards?|out|[io])(?=$|[^a-z]|[lcr][\s-]*[io]|t\b)/iy;
+const moveToken = /(left|right|cent(?:re|er)|throat|[lcr])[\s-]*(inwards?|into|in|outwards?|out|[io])(?=$|[^a-z]|[lcr][\s-]*[io]|t\b)/iy;
 
 const sideNames: Readonly<Record<Region, string>> = { L: 'left', C: 'centre', R: 'right' };
 

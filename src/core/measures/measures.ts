@@ -14,15 +14,31 @@ export interface Measure {
 export const measures = {
   client: {
     heightMm: { label: 'Height', minMm: 900, maxMm: 2300, how: 'standing, in the shoes he will wear' },
-    neckMm: { label: 'Collar size', minMm: 240, maxMm: 600, how: 'the shirt’s collar size, or around the neck with a finger under the tape' },
-    frontDropMm: { label: 'Front drop', minMm: 200, maxMm: 750, how: 'collar button down the front to the top edge of the belt, trousers on' },
+    neckMm: {
+      label: 'Collar size',
+      minMm: 240,
+      maxMm: 600,
+      how: 'the shirt’s collar size, or around the neck with a finger under the tape',
+    },
+    frontDropMm: {
+      label: 'Front drop',
+      minMm: 200,
+      maxMm: 750,
+      how: 'collar button down the front to the top edge of the belt, trousers on',
+    },
     crossingGapMm: { label: 'Crossing gap', minMm: 0, maxMm: 60, how: 'room he leaves between the button and where the ends cross' },
   },
   shirt: {
     collarPointMm: { label: 'Point length', minMm: 40, maxMm: 140, how: 'along the collar’s front edge, button to point' },
     collarSpreadMm: { label: 'Tip to tip', minMm: 20, maxMm: 280, how: 'between the two points with the collar buttoned' },
     tieSpaceMm: { label: 'Space at the button', minMm: 0, maxMm: 30, fineness: 'fine', how: 'between the leaves, at the button' },
-    collarAllowanceMm: { label: 'Collar fold', minMm: 0, maxMm: 60, fineness: 'fine', how: 'what the tie goes round beyond the collar size' },
+    collarAllowanceMm: {
+      label: 'Collar fold',
+      minMm: 0,
+      maxMm: 60,
+      fineness: 'fine',
+      how: 'what the tie goes round beyond the collar size',
+    },
   },
   jacket: {
     lapelMm: { label: 'Lapel width', minMm: 30, maxMm: 160, how: 'at its broadest, square to the roll' },

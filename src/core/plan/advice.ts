@@ -30,7 +30,7 @@ function noKnotLands({ tie, units }: PlanRequest, knots: readonly KnotPlan[]): A
 /** A tolerance that lies all on one side of the aim wastes half the tyings: say what the middle of it would give. */
 function aimAtEdge({ aim, client, units }: PlanRequest, [best]: readonly KnotPlan[]): Advice | undefined {
   const shift = (aim.belowMm - aim.aboveMm) / 2;
-  if (!best || best.tailFault.kind !== 'none' || Math.abs(shift) < 5) return undefined;
+  if (best?.tailFault.kind !== 'none' || Math.abs(shift) < 5) return undefined;
   const half = (aim.aboveMm + aim.belowMm) / 2;
   const drop = frontDropOf(client);
   const centred = landingAt(best.tip.dropMm + shift, best.takeUpMm, drop, { aboveMm: half, belowMm: half });

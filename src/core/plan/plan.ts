@@ -10,11 +10,12 @@ import { type KnotShape, shapeOf } from '../tying/shape.ts';
 import { startFor } from '../tying/start.ts';
 import { formatLength } from '../units/length.ts';
 import { type Advice, adviceFor } from './advice.ts';
-import { criteria } from './criteria/index.ts';
 import type { Judgement, Situation, Verdict } from './criteria/criterion.ts';
+import { criteria } from './criteria/index.ts';
+import { tailCriterion } from './criteria/tail.ts';
 import { type Landing, landingAt } from './landing.ts';
 import { completeRequest, type PlanQuestion, type PlanRequest } from './request.ts';
-import { type TailFault, tailFault, type TailOutcome, tailOutcome } from './tail.ts';
+import { type TailFault, type TailOutcome, tailFault, tailOutcome } from './tail.ts';
 
 /** A landmark and how far below it the tip hangs (negative: above), mm. */
 export interface NearLandmark {
@@ -166,9 +167,7 @@ function judge({ word, spokes, properties }: Candidate, setting: Setting): Unran
       tailDropMm: tailMm,
       bladeDropMm,
       differenceMm: bladeDropMm - tailMm,
-      landmarks: setting.landmarks
-        .map((landmark) => near(landmark, tailMm))
-        .sort((a, b) => Math.abs(a.offsetMm) - Math.abs(b.offsetMm)),
+      landmarks: setting.landmarks.map((landmark) => near(landmark, tailMm)).sort((a, b) => Math.abs(a.offsetMm) - Math.abs(b.offsetMm)),
       bladeLandmark: near(setting.fingertip, bladeDropMm),
     },
     tip: landing,
@@ -190,7 +189,11 @@ function weigh(situation: Situation): { score: number; reasons: Reason[] } {
   });
   const total = heard.reduce((sum, { weight }) => sum + weight, 0);
   const score = heard.reduce((sum, { weight, judgement }) => sum + weight * judgement.score, 0) / total;
-  return { score, reasons: heard.map(({ code, judgement: { verdict, text } }) => ({ code, verdict, text })) };
+  const reasons = heard.map(({ code, judgement: { verdict, text } }) => ({ code, verdict, text }));
+  // What rules a knot out is said before anything else.
+  const first = situation.tailFault.kind === 'none' ? -1 : reasons.findIndex(({ code }) => code === tailCriterion.code);
+  if (first > 0) reasons.unshift(...reasons.splice(first, 1));
+  return { score, reasons };
 }
 
 function bestFirst(a: Unranked, b: Unranked): number {

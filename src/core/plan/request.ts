@@ -1,4 +1,4 @@
-import { supposeTie, type KnownOfTie, type Tie } from '../tie/tie.ts';
+import { type KnownOfTie, supposeTie, type Tie } from '../tie/tie.ts';
 import type { LengthUnit } from '../units/length.ts';
 
 /** Everything a plan is made from, complete. Lengths in mm. */

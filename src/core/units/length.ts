@@ -47,7 +47,7 @@ const fractionGlyphs: Readonly<Record<string, string>> = {
 const number = String.raw`\d+(?:[.,]\d+)?|[.,]\d+`;
 const mixed = String.raw`(?:(${number})(?:[ ]+|-)?)?(?:(\d+)\s*/\s*(\d+))?`;
 const lengthText = new RegExp(String.raw`^([-−+])?${mixed}\s*(mm|cm|m|inch(?:es)?|in|"|″|”)?$`, 'i');
-const feetText = new RegExp(String.raw`^(\d+)\s*(?:ft|feet|'|′|’)\s*(.*)$`, 'i');
+const feetText = /^(\d+)\s*(?:ft|feet|'|′|’)\s*(.*)$/i;
 
 const mmPer: Readonly<Record<string, number>> = { mm: 1, cm: 10, m: 1000 };
 

@@ -20,11 +20,7 @@ export const easeCriterion: Criterion = {
     const unusual = names.length === 0 ? costOfNoName : everyday ? 0 : costOfSeldom;
     const score = Math.max(
       0,
-      1 -
-        costOfMove * (moves - fewestMoves) -
-        costOfTurningBack * balance -
-        (startSeam === 'out' ? costOfSeamOut : 0) -
-        unusual,
+      1 - costOfMove * (moves - fewestMoves) - costOfTurningBack * balance - (startSeam === 'out' ? costOfSeamOut : 0) - unusual,
     );
     const says = [`${counts[moves] ?? moves} moves`];
     if (startSeam === 'out') says.push('starts inside out');

@@ -26,9 +26,15 @@ export const symmetryCriterion: Criterion = {
     const { score, text } = plain[word];
     if (word === 'level') return { score, verdict: 'good', text };
     if (patterns[request.tie.pattern].directional) {
-      return { score: score - 0.25, verdict: word === 'clear' ? 'poor' : 'fair', text: `${text} The ${patterns[request.tie.pattern].label} makes it plain to see.` };
+      return {
+        score: score - 0.25,
+        verdict: word === 'clear' ? 'poor' : 'fair',
+        text: `${text} The ${patterns[request.tie.pattern].label} makes it plain to see.`,
+      };
     }
     const verdict: Verdict = word === 'clear' ? 'fair' : 'good';
-    return collarClass.wants === 'large' ? { score: score + 0.1, verdict, text: `${text} The open collar hides it.` } : { score, verdict, text };
+    return collarClass.wants === 'large'
+      ? { score: score + 0.1, verdict, text: `${text} The open collar hides it.` }
+      : { score, verdict, text };
   },
 };

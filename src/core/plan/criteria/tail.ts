@@ -42,7 +42,9 @@ function worn({ tail, landing, request, say }: Situation): Judgement {
     return {
       score: 1,
       verdict: 'good',
-      text: level ? 'The narrow end goes through the keeper, and both ends finish nearly level.' : 'The narrow end goes through the keeper and stays hidden.',
+      text: level
+        ? 'The narrow end goes through the keeper, and both ends finish nearly level.'
+        : 'The narrow end goes through the keeper and stays hidden.',
     };
   }
   const short = say(shortOfKeeper(tail, landing.dropMm, request.tie.keeperMm));

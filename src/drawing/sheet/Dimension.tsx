@@ -1,0 +1,42 @@
+import type { Pt } from '../geometry/path.ts';
+import { type Ink, inkColour } from './ink.ts';
+import { Note } from './Note.tsx';
+import { useMmPerPx } from './Sheet.tsx';
+
+interface DimensionProps {
+  readonly from: Pt;
+  readonly to: Pt;
+  readonly label: string;
+  readonly ink: Ink;
+  /** Which side of the line the label stands on. */
+  readonly place?: 'above' | 'below' | 'right' | 'left';
+  readonly size?: number;
+}
+
+const placing = {
+  above: { dx: 0, dy: -7, anchor: 'middle' },
+  below: { dx: 0, dy: 17, anchor: 'middle' },
+  right: { dx: 8, dy: 4, anchor: 'start' },
+  left: { dx: -8, dy: 4, anchor: 'end' },
+} as const;
+
+/** A measured line with end ticks and its figure. */
+export function Dimension({ from, to, label, ink, place = 'above', size = 13 }: DimensionProps) {
+  const mmPerPx = useMmPerPx();
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
+  const tick = 5 * mmPerPx;
+  const across: Pt = [(-(to[1] - from[1]) / length) * tick, ((to[0] - from[0]) / length) * tick];
+  const { dx, dy, anchor } = placing[place];
+  return (
+    <g stroke={inkColour[ink]} strokeWidth={1.5 * mmPerPx} strokeLinecap="round">
+      <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} stroke="var(--color-ground)" strokeOpacity="0.85" strokeWidth={5 * mmPerPx} />
+      <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} />
+      {[from, to].map(([x, y]) => (
+        <line key={`${x} ${y}`} x1={x - across[0]} y1={y - across[1]} x2={x + across[0]} y2={y + across[1]} />
+      ))}
+      <Note x={(from[0] + to[0]) / 2 + dx * mmPerPx} y={(from[1] + to[1]) / 2 + dy * mmPerPx} anchor={anchor} ink={ink} size={size} figure>
+        {label}
+      </Note>
+    </g>
+  );
+}

@@ -1,0 +1,55 @@
+import type { Tie } from '../../core/index.ts';
+import { widthAt } from '../../core/tie/width.ts';
+import type { Pt } from '../geometry/path.ts';
+
+const stepMm = 12;
+
+/** Half-widths of the tie between two places along it, blade's tip at 0, ends and corners included. */
+export function halfWidths(tie: Tie, fromMm: number, toMm: number): { readonly atMm: number; readonly halfMm: number }[] {
+  const corners = [tie.bladeMm / 2, tie.neckAtMm, tie.lengthMm - tie.tailMm / 2].filter((at) => at > fromMm && at < toMm);
+  const count = Math.max(1, Math.ceil((toMm - fromMm) / stepMm));
+  const even = Array.from({ length: count + 1 }, (_, i) => fromMm + ((toMm - fromMm) * i) / count);
+  return [...new Set([...even, ...corners])].sort((a, b) => a - b).map((atMm) => ({ atMm, halfMm: widthAt(tie, atMm) / 2 }));
+}
+
+export type TieEnd = 'blade' | 'tail';
+
+/** Outline of an end hanging straight down at `x`: `lengthMm` of it, with its tip at `tipY`. */
+export function hangingEnd(tie: Tie, end: TieEnd, lengthMm: number, x: number, tipY: number): Pt[] {
+  return bothSides(stationsAbove(tie, end, lengthMm, tipY), x);
+}
+
+/**
+ * An end below a knot: as wide as the knot's bottom where it comes out, spreading to its own
+ * width, tapering to the tip at `tipY`. `knotY` is the knot's bottom edge.
+ */
+export function endBelowKnot(tie: Tie, end: TieEnd, knotBottomMm: number, knotY: number, tipY: number): Pt[] {
+  const spread = (y: number) => knotBottomMm / 2 + (y - knotY) * spreadPerMm;
+  const stations = stationsAbove(tie, end, tipY - knotY, tipY).map(({ y, halfMm }) => ({ y, halfMm: softMinimum(halfMm, spread(y)) }));
+  return bothSides(stations, 0);
+}
+
+interface Station {
+  readonly y: number;
+  readonly halfMm: number;
+}
+
+function stationsAbove(tie: Tie, end: TieEnd, lengthMm: number, tipY: number): Station[] {
+  const fromTip = (atMm: number) => (end === 'blade' ? atMm : tie.lengthMm - atMm);
+  const [from, to] = end === 'blade' ? [0, lengthMm] : [tie.lengthMm - lengthMm, tie.lengthMm];
+  return halfWidths(tie, from, to).map(({ atMm, halfMm }) => ({ halfMm, y: tipY - fromTip(atMm) }));
+}
+
+const spreadPerMm = 0.22;
+const softnessMm = 3;
+
+function softMinimum(a: number, b: number): number {
+  const least = (a + b - Math.hypot(a - b, softnessMm)) / 2;
+  return Math.max(0, Math.min(a, b) === 0 ? 0 : least);
+}
+
+function bothSides(stations: readonly Station[], x: number): Pt[] {
+  const right = stations.map(({ halfMm, y }): Pt => [x + halfMm, y]);
+  const left = stations.map(({ halfMm, y }): Pt => [x - halfMm, y]);
+  return [...right, ...left.reverse()];
+}

@@ -1,0 +1,136 @@
+import type { ReactNode } from 'react';
+import { frontDropOf } from '../../core/body/frontDrop.ts';
+import { landmarksOf } from '../../core/body/landmarks.ts';
+import { formatFigure, formatLength } from '../../core/units/length.ts';
+import { collarLeaves } from '../collar/leaves.ts';
+import { viewLabels } from '../geometry/view.ts';
+import { Dimension } from '../sheet/Dimension.tsx';
+import { inkColour } from '../sheet/ink.ts';
+import { Note } from '../sheet/Note.tsx';
+import { Sheet, useMmPerPx } from '../sheet/Sheet.tsx';
+import { bladeSideX } from './HungTie.tsx';
+import { bodyHalfMm, Wearer, type WearerProps } from './Wearer.tsx';
+
+type FrontFigureProps = Omit<WearerProps, 'bottomMm'> & { readonly className?: string; readonly children?: ReactNode };
+
+const topMm = -96;
+const belowBeltMm = 110;
+/** The body stands between its landmarks on the left and its measures on the right. */
+const leftMm = -296;
+const rightMm = 258;
+
+/** The whole front, chin to below the belt, with the tape, the landmarks, and where the tip falls. */
+export function FrontFigure({ className, children, ...wearer }: FrontFigureProps) {
+  const { request, plan, stage } = wearer;
+  const drop = frontDropOf(request.client).meanMm;
+  const lowest = stage === 'hung' ? Math.max(plan.start.bladeDropMm, plan.start.tailDropMm) + 40 : 0;
+  const bottomMm = Math.max(drop + belowBeltMm, lowest);
+  return (
+    <Sheet
+      box={{ x: leftMm, y: topMm, width: rightMm - leftMm, height: bottomMm - topMm }}
+      label={describe(wearer)}
+      {...(className === undefined ? {} : { className })}
+    >
+      <Wearer {...wearer} bottomMm={bottomMm} />
+      {stage === 'tied' ? <Tip {...wearer} /> : <Ends {...wearer} />}
+      <Landmarks {...wearer} />
+      <Sides view={wearer.view} y={topMm} />
+      {children}
+    </Sheet>
+  );
+}
+
+function describe({ request, plan, stage }: Omit<WearerProps, 'bottomMm'>): string {
+  const say = (mm: number) => formatLength(mm, request.units);
+  const belt = `Belt top ${say(frontDropOf(request.client).meanMm)} below the collar button.`;
+  return stage === 'tied'
+    ? `Front view, tied: the tip ends ${say(plan.tip.dropMm)} below the collar button, give or take ${say(plan.tip.sdMm)}. ${belt}`
+    : `Front view, before tying: the narrow tip hangs ${say(plan.start.tailDropMm)} and the blade ${say(plan.start.bladeDropMm)} below the collar button. ${belt}`;
+}
+
+/** The tolerance as a band, and the tip with how far it may miss. */
+function Tip({ request, plan }: Omit<WearerProps, 'bottomMm'>) {
+  const mmPerPx = useMmPerPx();
+  const { aim, units } = request;
+  const target = frontDropOf(request.client).meanMm + aim.offsetMm;
+  const { dropMm, sdMm } = plan.tip;
+  const x = -bodyHalfMm - 14;
+  return (
+    <g>
+      <rect x={-70} y={target - aim.aboveMm} width={140} height={Math.max(1, aim.aboveMm + aim.belowMm)} fill="#fff" fillOpacity="0.35" />
+      <rect
+        x={-70}
+        y={target - aim.aboveMm}
+        width={140}
+        height={Math.max(1, aim.aboveMm + aim.belowMm)}
+        fill={inkColour.set}
+        fillOpacity="0.16"
+        stroke={inkColour.set}
+        strokeWidth={mmPerPx}
+        strokeDasharray={`${4 * mmPerPx} ${3 * mmPerPx}`}
+      />
+      <Dimension from={[x, dropMm - sdMm]} to={[x, dropMm + sdMm]} ink="follows" label="" />
+      <Note x={x - 5 * mmPerPx} y={dropMm + sdMm + 10 * mmPerPx} ink="follows" anchor="end" size={13} figure>
+        tip ±{formatFigure(sdMm, units)}
+      </Note>
+      <path d={`M${x} ${dropMm}H0`} stroke={inkColour.follows} strokeWidth={mmPerPx} strokeDasharray={`${2 * mmPerPx} ${3 * mmPerPx}`} />
+      <circle cx={x} cy={dropMm} r={3 * mmPerPx} fill={inkColour.follows} />
+    </g>
+  );
+}
+
+/** Both ends hung: the narrow one with its line, since that is the one to set. */
+function Ends({ request, plan, view }: Omit<WearerProps, 'bottomMm'>) {
+  const mmPerPx = useMmPerPx();
+  const { client, shirt, units } = request;
+  const { tailDropMm, bladeDropMm } = plan.start;
+  const x = bladeSideX(client.blade, view, collarLeaves(shirt, client.neckMm).neckHalfMm);
+  const lineX = -x - Math.sign(x) * 44;
+  return (
+    <g>
+      <Dimension
+        from={[lineX, 0]}
+        to={[lineX, tailDropMm]}
+        ink="follows"
+        label={formatFigure(tailDropMm, units)}
+        place={x > 0 ? 'left' : 'right'}
+        size={18}
+      />
+      <Note x={x} y={bladeDropMm + 16 * mmPerPx} ink="follows" anchor="middle" size={14} figure>
+        {formatFigure(bladeDropMm, units)}
+      </Note>
+    </g>
+  );
+}
+
+function Landmarks({ request }: Omit<WearerProps, 'bottomMm'>) {
+  const mmPerPx = useMmPerPx();
+  const named = landmarksOf(request.client, []).filter(({ name }) => name !== 'belt top');
+  return (
+    <g>
+      {named.map(({ name, meanMm }) => (
+        <g key={name}>
+          <path d={`M${-bodyHalfMm} ${meanMm}h${-4 * mmPerPx}`} stroke="var(--color-soft)" strokeWidth={mmPerPx} />
+          <Note x={-bodyHalfMm - 7 * mmPerPx} y={meanMm + 4 * mmPerPx} size={12} anchor="end">
+            {name.replace('bottom of the ', '')}
+          </Note>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+function Sides({ view, y }: { readonly view: WearerProps['view']; readonly y: number }) {
+  const mmPerPx = useMmPerPx();
+  const { left, right } = viewLabels[view];
+  return (
+    <g>
+      <Note x={-bodyHalfMm} y={y + 14 * mmPerPx} size={12}>
+        {left}
+      </Note>
+      <Note x={bodyHalfMm} y={y + 14 * mmPerPx} size={12} anchor="end">
+        {right}
+      </Note>
+    </g>
+  );
+}

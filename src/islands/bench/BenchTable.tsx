@@ -1,0 +1,300 @@
+import { Keyboard, Printer, Redo2, Undo2 } from 'lucide-react';
+import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
+import { FormProvider, useForm } from 'react-hook-form';
+import type { Fitting } from '../../contract/fitting.ts';
+import type { Wardrobe } from '../../contract/records.ts';
+import type { Advice, Frame, KnotPlan } from '../../core/index.ts';
+import type { LengthUnit } from '../../core/units/length.ts';
+import type { Cloth } from '../../drawing/cloth/cloth.ts';
+import { type View, viewLabels } from '../../drawing/geometry/view.ts';
+import { Walk } from '../../drawing/walk/Walk.tsx';
+import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
+import { FrontFigure } from '../../drawing/wearer/FrontFigure.tsx';
+import { Faults } from '../controls/faults.ts';
+import { KeysDialog } from '../controls/KeysDialog.tsx';
+import { Switch } from '../controls/Switch.tsx';
+import { usePlainKeys, useShortcuts } from '../controls/shortcuts.ts';
+import { OutageNotice } from '../records/OutageNotice.tsx';
+import { AsSaved } from './AsSaved.tsx';
+import { FrontDropHandle, LapelHandle, SpreadHandle, TieHandles } from './handles.tsx';
+import { KnotRanking } from './KnotRanking.tsx';
+import { keepBench } from './keptBench.ts';
+import { type Group, groups, MeasureSheet } from './MeasureSheet.tsx';
+import { PrintedCard } from './PrintedCard.tsx';
+import { SaveLine } from './SaveLine.tsx';
+import { Sentence } from './Sentence.tsx';
+import { StartReadout } from './StartReadout.tsx';
+import { useHistory } from './useHistory.ts';
+import { useSaving } from './useSaving.ts';
+import { useUnits } from './useUnits.ts';
+import { useWorkedPlan } from './useWorkedPlan.ts';
+import type { BenchValues } from './values.ts';
+
+interface BenchTableProps {
+  readonly initial: BenchValues;
+  readonly wardrobe: Wardrobe;
+  readonly outage: boolean;
+  readonly opened?: Fitting;
+}
+
+/** Height over width of the walk's strip. */
+const walkAspect = 0.175;
+
+/** The bench at work: everything that is set, and all that follows from it, at once. */
+export function BenchTable({ initial, wardrobe, outage, opened }: BenchTableProps) {
+  const form = useForm<BenchValues>({ defaultValues: initial });
+  const values = form.watch();
+  const [units, setUnits] = useUnits(wardrobe.studio.units);
+  const { worked, stale, faults } = useWorkedPlan(values.question, units);
+  const history = useHistory(form, values);
+  const saving = useSaving(values);
+  const [group, setGroup] = useState<Group>('client');
+  const [view, setView] = useState<View>('facing');
+  const [stage, setStage] = useState<'hung' | 'tied'>('tied');
+  const [keysOpen, setKeysOpen] = useState(false);
+  const [plainKeys, setPlainKeys] = usePlainKeys();
+
+  const opening = useRef(JSON.stringify(initial));
+  const untouched = JSON.stringify(values) === opening.current;
+  const now = JSON.stringify(values);
+  useEffect(() => {
+    if (!opened || !untouched) keepBench(JSON.parse(now) as BenchValues);
+  }, [now, opened, untouched]);
+
+  const cloth = useMemo<Cloth>(
+    () => ({ fabric: values.question.tie.fabric, pattern: values.question.tie.pattern, colours: values.cloth.tie }),
+    [values.question.tie.fabric, values.question.tie.pattern, values.cloth.tie],
+  );
+
+  const knots = worked?.plan.knots ?? [];
+  const chosenNow = knots.find(({ moves }) => moves === values.knot) ?? knots[0];
+  // A saved fitting shows the answer it was saved with until something is changed.
+  const asSaved = opened && untouched ? opened.answer : undefined;
+  const chosen = asSaved ?? chosenNow;
+  const hindrance = hindranceOf(chosen, stale, faults.length);
+
+  const choose = (word: string) => form.setValue('knot', word);
+  const step = (by: number) => {
+    const at = knots.findIndex(({ moves }) => moves === chosenNow?.moves);
+    const next = knots[at + by];
+    if (next) choose(next.moves);
+  };
+  const setWhich = (which: 'named' | 'all') => form.setValue('question.taste', { ...values.question.taste, knots: which });
+  const save = () => {
+    if (worked && chosen && !hindrance && saving.state.kind !== 'saved') saving.save(values, worked, chosen.moves);
+  };
+  useShortcuts(
+    {
+      save,
+      undo: () => history.undo?.(),
+      redo: () => history.redo?.(),
+      nextKnot: () => step(1),
+      previousKnot: () => step(-1),
+      allKnots: () => setWhich(values.question.taste.knots === 'all' ? 'named' : 'all'),
+      stage: () => setStage(stage === 'tied' ? 'hung' : 'tied'),
+      view: () => setView(view === 'facing' ? 'own' : 'facing'),
+      units: () => setUnits(units === 'cm' ? 'in' : 'cm'),
+      help: () => setKeysOpen(true),
+      ...Object.fromEntries(groups.map((each) => [each, () => setGroup(each)])),
+    },
+    plainKeys,
+  );
+
+  if (!worked || !chosen)
+    return <p className="p-8 text-xl">These measures cannot be reckoned with: {faults.map(({ message }) => message).join(' ')}</p>;
+
+  const { request, plan } = worked;
+  const frame: Frame = { view, blade: request.client.blade };
+  const drawn = {
+    request,
+    plan: chosen,
+    view,
+    cloth,
+    shirtColour: values.cloth.shirt,
+    jacketColour: request.jacket ? (values.cloth.jacket ?? '#5a626b') : null,
+  };
+
+  return (
+    <FormProvider {...form}>
+      <Faults value={faults}>
+        <div className="flex print:hidden min-h-screen flex-col lg:h-screen">
+          <header className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 px-5 pt-2">
+            <p className="flex items-baseline gap-3">
+              <a href="/" className="text-2xl font-semibold tracking-tight">
+                Ropewalk
+              </a>
+              <span className="text-soft">{wardrobe.studio.name}</span>
+            </p>
+            <nav className="flex items-center gap-4" aria-label="Bench">
+              <a className="flex min-h-9 items-center text-lg text-set underline decoration-1 underline-offset-4" href="/fittings">
+                Fittings
+              </a>
+              <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
+              <span className="flex">
+                <Tool label="Undo (Ctrl + Z)" onPress={history.undo}>
+                  <Undo2 aria-hidden className="size-5" />
+                </Tool>
+                <Tool label="Redo (Ctrl + Shift + Z)" onPress={history.redo}>
+                  <Redo2 aria-hidden className="size-5" />
+                </Tool>
+                <Tool label="Print a card" onPress={() => print()}>
+                  <Printer aria-hidden className="size-5" />
+                </Tool>
+                <Tool label="Keys (?)" onPress={() => setKeysOpen(true)}>
+                  <Keyboard aria-hidden className="size-5" />
+                </Tool>
+              </span>
+              <SaveLine saving={saving} hindrance={hindrance} onSave={save} />
+            </nav>
+          </header>
+          {outage && <OutageNotice what="What you see is what was read last." />}
+          {opened && <AsSaved fitting={opened} untouched={untouched} today={chosenNow} units={units} />}
+          <div className="px-5 pt-1 pb-2">
+            <Sentence wardrobe={wardrobe} values={values} onTurnTo={setGroup} />
+          </div>
+          <div className="rope" />
+
+          <div className="grid items-center gap-x-5 border-line px-5 pt-2 pb-1 max-lg:border-b lg:order-last lg:border-t lg:grid-cols-[25rem_minmax(0,1fr)]">
+            <StartReadout knot={chosen} units={units} stale={stale} />
+            <Walk
+              id="walk"
+              request={request}
+              plan={chosen}
+              cloth={cloth}
+              aspect={walkAspect}
+              className={`w-full ${stale ? 'opacity-50' : ''}`}
+            >
+              <TieHandles request={request} />
+            </Walk>
+          </div>
+
+          <main className="grid min-h-0 grow gap-x-5 px-5 pt-2 md:grid-cols-2 lg:grid-cols-[14rem_minmax(0,21rem)_minmax(0,1fr)_20.5rem] lg:grid-rows-[minmax(0,1fr)]">
+            <MeasureSheet
+              group={group}
+              onTurnTo={setGroup}
+              values={values}
+              units={units}
+              wardrobe={wardrobe}
+              request={request}
+              faulty={new Set(groups.filter((each) => faults.some(({ path }) => path.startsWith(`question.${each}`))))}
+            />
+            <section aria-label="Front" className={`flex min-h-0 flex-col ${stale ? 'opacity-50' : ''}`}>
+              <div className="flex justify-between border-b border-line pb-1">
+                <Switch label="Figure" value={stage} choices={stageChoices} onChange={setStage} />
+                <Switch label="View" value={view} choices={viewChoices} onChange={setView} />
+              </div>
+              <FrontFigure {...drawn} id="front" stage={stage} className="h-[30rem] w-full lg:h-auto lg:min-h-80 lg:grow">
+                {stage === 'tied' && <LapelHandle request={request} />}
+                <FrontDropHandle request={request} />
+              </FrontFigure>
+            </section>
+            <section aria-label="Collar and knot" className={`flex min-h-0 flex-col ${stale ? 'opacity-50' : ''}`}>
+              <CollarCloseUp {...drawn} id="near" className="h-96 w-full lg:h-auto lg:min-h-56 lg:grow">
+                <SpreadHandle request={request} />
+              </CollarCloseUp>
+              <Caption
+                knot={chosen}
+                advice={plan.advice}
+                isFirstPick={chosen.moves === knots[0]?.moves}
+                onFirstPick={() => form.setValue('knot', null)}
+              />
+            </section>
+            <KnotRanking
+              knots={knots}
+              chosen={chosen}
+              which={values.question.taste.knots}
+              view={view}
+              frame={frame}
+              units={units}
+              colour={values.cloth.tie[0] ?? '#888888'}
+              onChoose={choose}
+              onWhich={setWhich}
+            />
+          </main>
+        </div>
+        <PrintedCard values={values} drawn={drawn} frame={frame} units={units} studio={wardrobe.studio.name} />
+        <KeysDialog isOpen={keysOpen} onOpenChange={setKeysOpen} plainKeys={plainKeys} onPlainKeys={setPlainKeys} />
+      </Faults>
+    </FormProvider>
+  );
+}
+
+const unitChoices: readonly { key: LengthUnit; label: string }[] = [
+  { key: 'cm', label: 'cm' },
+  { key: 'in', label: 'in' },
+];
+const stageChoices = [
+  { key: 'hung', label: 'hung' },
+  { key: 'tied', label: 'tied' },
+] as const;
+const viewChoices = (Object.keys(viewLabels) as View[]).map((key) => ({ key, label: key === 'facing' ? 'facing' : 'mirror' }));
+
+function hindranceOf(chosen: KnotPlan | undefined, stale: boolean, faultCount: number): string | undefined {
+  if (stale) return `${faultCount === 1 ? 'A measure is' : 'Some measures are'} not right yet.`;
+  if (!chosen?.feasible) return 'This knot cannot be worn with this tie.';
+  return undefined;
+}
+
+interface ToolProps {
+  readonly label: string;
+  readonly onPress: (() => void) | undefined;
+  readonly children: ReactNode;
+}
+
+function Tool({ label, onPress, children }: ToolProps) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      disabled={!onPress}
+      onClick={onPress}
+      className="flex size-10 cursor-pointer items-center justify-center hover:text-set disabled:cursor-default disabled:text-line"
+    >
+      {children}
+    </button>
+  );
+}
+
+interface CaptionProps {
+  readonly knot: KnotPlan;
+  readonly advice: readonly Advice[];
+  readonly isFirstPick: boolean;
+  readonly onFirstPick: () => void;
+}
+
+/** The chosen knot by name under its picture, and what is worth saying about the outfit. */
+function Caption({ knot, advice, isFirstPick, onFirstPick }: CaptionProps) {
+  return (
+    <div className="pt-1">
+      <p className="flex flex-wrap items-baseline gap-x-3">
+        <span className="text-2xl font-semibold" data-testid="chosen-knot">
+          {knot.names[0] ?? `${knot.properties.moves}-move knot`}
+        </span>
+        <span className="text-soft">
+          {isFirstPick ? 'first pick' : `${ordinal(knot.rank)} pick`}, {knot.properties.moves} moves
+          {knot.properties.selfReleasing ? ', falls open when the narrow end is drawn out' : ''}
+        </span>
+        {!isFirstPick && (
+          <button type="button" className="cursor-pointer text-set underline" onClick={onFirstPick}>
+            back to the first
+          </button>
+        )}
+      </p>
+      <ul className="max-h-16 overflow-y-auto text-note leading-snug text-soft">
+        {advice.map(({ code, text }) => (
+          <li key={code} className={code === 'no-knot-lands' ? 'text-outside' : ''}>
+            {text}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+const ordinalRules = new Intl.PluralRules('en', { type: 'ordinal' });
+const ordinalEndings: Readonly<Record<string, string>> = { one: 'st', two: 'nd', few: 'rd', other: 'th' };
+
+function ordinal(count: number): string {
+  return `${count}${ordinalEndings[ordinalRules.select(count)] ?? 'th'}`;
+}

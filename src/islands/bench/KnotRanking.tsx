@@ -1,0 +1,133 @@
+import { Check, Minus, X } from 'lucide-react';
+import { ListBox, ListBoxItem } from 'react-aria-components';
+import { type Frame, formatKnot, type KnotPlan, parseKnot, type Reason } from '../../core/index.ts';
+import { formatFigure, type LengthUnit } from '../../core/units/length.ts';
+import { type View, viewLabels } from '../../drawing/geometry/view.ts';
+import { KnotSilhouette } from '../../drawing/knot/KnotSilhouette.tsx';
+import { Switch } from '../controls/Switch.tsx';
+
+interface KnotRankingProps {
+  readonly knots: readonly KnotPlan[];
+  readonly chosen: KnotPlan;
+  readonly which: 'named' | 'all';
+  readonly view: View;
+  readonly frame: Frame;
+  readonly units: LengthUnit;
+  readonly colour: string;
+  readonly onChoose: (word: string) => void;
+  readonly onWhich: (which: 'named' | 'all') => void;
+}
+
+/** The knots, best first, each with its reasons; those that cannot be worn last, saying why. */
+export function KnotRanking({ knots, chosen, which, view, frame, units, colour, onChoose, onWhich }: KnotRankingProps) {
+  return (
+    <section aria-label="Knots" className="flex min-h-0 flex-col">
+      <div className="flex items-end justify-between border-b border-line pb-1">
+        <h2 className="text-lg font-medium">Knots, best first</h2>
+        <Switch
+          label="Which knots"
+          value={which}
+          choices={[
+            { key: 'named', label: 'named' },
+            { key: 'all', label: 'all' },
+          ]}
+          onChange={onWhich}
+        />
+      </div>
+      <p className="py-0.5 text-note text-soft">Left and right as seen {viewLabels[view].name}; figures: where the narrow tip hangs.</p>
+      <ListBox
+        aria-label="Knots, best first"
+        selectionMode="single"
+        disallowEmptySelection
+        selectedKeys={[chosen.moves]}
+        onSelectionChange={(keys) => {
+          const [word] = [...(keys as Set<string>)];
+          if (word) onChoose(word);
+        }}
+        className="min-h-0 grow overflow-y-auto outline-none"
+      >
+        {knots.map((knot) => {
+          const isChosen = knot.moves === chosen.moves;
+          const spoken = formatKnot(parseKnot(knot.moves), frame);
+          return (
+            <ListBoxItem
+              key={knot.moves}
+              id={knot.moves}
+              textValue={knot.names[0] ?? spoken}
+              data-knot={knot.moves}
+              data-rank={knot.rank}
+              className="cursor-pointer border-b border-faint py-1 pr-2 outline-offset-[-3px] data-[focus-visible]:outline-3 data-[focus-visible]:outline-set data-[hovered]:bg-white/60 data-[selected]:bg-white"
+            >
+              <KnotLine knot={knot} spoken={spoken} view={view} units={units} colour={colour} />
+              {isChosen ? <Reasons reasons={knot.reasons} /> : <Telling knot={knot} />}
+            </ListBoxItem>
+          );
+        })}
+      </ListBox>
+    </section>
+  );
+}
+
+interface KnotLineProps {
+  readonly knot: KnotPlan;
+  readonly spoken: string;
+  readonly view: View;
+  readonly units: LengthUnit;
+  readonly colour: string;
+}
+
+function KnotLine({ knot, spoken, view, units, colour }: KnotLineProps) {
+  return (
+    <div className={`grid grid-cols-[1.6rem_auto_1fr_auto] items-center gap-2 ${knot.feasible ? '' : 'opacity-70'}`}>
+      <span className="figures text-right text-soft">{knot.rank}</span>
+      <KnotSilhouette word={knot.moves} shape={knot.shape} view={view} colour={colour} />
+      <span className="min-w-0 leading-tight">
+        <span className="line-clamp-2 text-lg leading-5 font-medium">{knot.names[0] ?? `${knot.properties.moves}-move knot`}</span>
+        <span className="figures block truncate text-note text-soft">{spoken}</span>
+      </span>
+      <span className="text-right leading-tight">
+        <span className={`figures block text-xl ${knot.feasible ? 'text-follows' : 'text-outside'}`}>
+          {knot.feasible ? formatFigure(knot.start.tailDropMm, units) : 'cannot'}
+        </span>
+        <span className="figures block text-note text-soft">{Math.round(knot.collar.fill * 100)} % of edge</span>
+      </span>
+    </div>
+  );
+}
+
+/** In one glance: what speaks most against it, or else for it. */
+function Telling({ knot }: { readonly knot: KnotPlan }) {
+  const reason =
+    knot.reasons.find(({ verdict }) => verdict === 'poor') ?? knot.reasons.find(({ verdict }) => verdict === 'fair') ?? knot.reasons[0];
+  if (!reason) return null;
+  return (
+    <p className="flex gap-1.5 pl-8 text-note text-soft">
+      <Mark verdict={reason.verdict} />
+      <span className="line-clamp-1">{reason.text}</span>
+    </p>
+  );
+}
+
+function Reasons({ reasons }: { readonly reasons: readonly Reason[] }) {
+  return (
+    <ul className="space-y-1 pt-1 pb-2 pl-8 text-[0.95rem] leading-snug">
+      {reasons.map(({ code, verdict, text }) => (
+        <li key={code} className="flex gap-1.5">
+          <Mark verdict={verdict} />
+          <span>{text}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const marks = {
+  good: { Icon: Check, label: 'speaks for it', className: 'text-follows' },
+  fair: { Icon: Minus, label: 'so so', className: 'text-soft' },
+  poor: { Icon: X, label: 'speaks against it', className: 'text-outside' },
+} as const;
+
+function Mark({ verdict }: { readonly verdict: Reason['verdict'] }) {
+  const { Icon, label, className } = marks[verdict];
+  return <Icon role="img" aria-label={label} className={`mt-0.5 size-4 shrink-0 ${className}`} />;
+}

@@ -1,0 +1,247 @@
+import { useState } from 'react';
+import { Tab, TabList, TabPanel, Tabs } from 'react-aria-components';
+import { useController, useFormContext } from 'react-hook-form';
+import type { Wardrobe } from '../../contract/records.ts';
+import { frontDropOf } from '../../core/body/frontDrop.ts';
+import type { PlanRequest } from '../../core/index.ts';
+import { type Measure, measures } from '../../core/measures/measures.ts';
+import { fabricCodes, fabrics } from '../../core/tie/fabrics.ts';
+import { patternCodes, patterns } from '../../core/tie/patterns.ts';
+import type { LengthUnit } from '../../core/units/length.ts';
+import { MeasureField } from '../controls/MeasureField.tsx';
+import { Switch } from '../controls/Switch.tsx';
+import { ButtonsField } from './ButtonsField.tsx';
+import type { BenchValues } from './values.ts';
+
+export const groups = ['client', 'shirt', 'jacket', 'tie', 'aim'] as const;
+export type Group = (typeof groups)[number];
+
+const groupLabels: Readonly<Record<Group, string>> = { client: 'Client', shirt: 'Shirt', jacket: 'Jacket', tie: 'Tie', aim: 'Aim' };
+
+interface MeasureSheetProps {
+  readonly group: Group;
+  readonly onTurnTo: (group: Group) => void;
+  readonly values: BenchValues;
+  readonly units: LengthUnit;
+  readonly wardrobe: Wardrobe | undefined;
+  /** The request reckoned with, for what is supposed where a field is empty. */
+  readonly request: PlanRequest;
+  readonly faulty: ReadonlySet<Group>;
+}
+
+/** Every measure that was set, a piece at a time. */
+export function MeasureSheet({ group, onTurnTo, values, units, wardrobe, request, faulty }: MeasureSheetProps) {
+  const shared = { units, request, values };
+  const recorded = recordsOf(values, wardrobe);
+  return (
+    <Tabs selectedKey={group} onSelectionChange={(key) => onTurnTo(key as Group)} className="flex min-h-0 flex-col">
+      <TabList aria-label="Measures" className="flex border-b border-line">
+        {groups.map((each) => (
+          <Tab
+            key={each}
+            id={each}
+            className="-mb-px flex min-h-10 grow cursor-pointer items-center justify-center border-b-2 border-transparent px-1 text-soft outline-offset-[-3px] data-[focus-visible]:outline-3 data-[focus-visible]:outline-set data-[hovered]:text-ink data-[selected]:border-set data-[selected]:font-medium data-[selected]:text-set"
+          >
+            {groupLabels[each]}
+            {faulty.has(each) && (
+              <span className="ml-1 text-outside" role="img" aria-label="has a fault">
+                ●
+              </span>
+            )}
+          </Tab>
+        ))}
+      </TabList>
+      <TabPanel id="client" className="min-h-0 overflow-y-auto pt-1 pr-1">
+        <Lengths {...shared} group="client" keys={['frontDropMm', 'heightMm', 'neckMm', 'crossingGapMm']} recorded={recorded.client} />
+        <BladeSide />
+        {recorded.client?.note && <p className="pt-2 text-note text-soft">{recorded.client.note}</p>}
+        <p className="pt-2 text-note text-soft">
+          Snug is a look, not a pressure: a finger must pass between collar and throat. Ask before you dress him; stop at any discomfort.
+        </p>
+      </TabPanel>
+      <TabPanel id="shirt" className="min-h-0 overflow-y-auto pt-1 pr-1">
+        <Lengths
+          {...shared}
+          group="shirt"
+          keys={['collarSpreadMm', 'collarPointMm', 'tieSpaceMm', 'collarAllowanceMm']}
+          recorded={recorded.shirt}
+        />
+        <ButtonsField units={units} />
+      </TabPanel>
+      <TabPanel id="jacket" className="min-h-0 overflow-y-auto pt-1 pr-1">
+        {values.question.jacket ? (
+          <>
+            <Lengths {...shared} group="jacket" keys={['lapelMm']} recorded={recorded.jacket} />
+            <Waistcoat />
+          </>
+        ) : (
+          <p className="py-4 text-soft">No jacket is worn, so no lapel is matched.</p>
+        )}
+      </TabPanel>
+      <TabPanel id="tie" className="min-h-0 overflow-y-auto pt-1 pr-1">
+        <Lengths
+          {...shared}
+          group="tie"
+          keys={['lengthMm', 'bladeMm', 'thicknessMm', 'neckMm', 'neckAtMm', 'tailMm', 'keeperMm']}
+          recorded={recorded.tie}
+        />
+        <ClothChoice />
+      </TabPanel>
+      <TabPanel id="aim" className="min-h-0 overflow-y-auto pt-1 pr-1">
+        <Lengths {...shared} group="aim" keys={['offsetMm', 'aboveMm', 'belowMm']} recorded={undefined} />
+        <Rules />
+      </TabPanel>
+    </Tabs>
+  );
+}
+
+function recordsOf(values: BenchValues, wardrobe: Wardrobe | undefined) {
+  return {
+    client: wardrobe?.clients.find(({ id }) => id === values.client.id),
+    shirt: wardrobe?.shirts.find(({ id }) => id === values.shirt.id),
+    jacket: wardrobe?.jackets.find(({ id }) => id === values.jacket?.id),
+    tie: wardrobe?.ties.find(({ id }) => id === values.tie.id),
+  };
+}
+
+interface LengthsProps {
+  readonly group: Group;
+  readonly keys: readonly string[];
+  readonly units: LengthUnit;
+  readonly request: PlanRequest;
+  readonly recorded: object | undefined;
+}
+
+function Lengths({ group, keys, units, request, recorded }: LengthsProps) {
+  const table: Readonly<Record<string, Measure>> = measures[group];
+  return keys.map((key) => {
+    const measure = table[key];
+    if (!measure) return null;
+    const optional = key === 'frontDropMm';
+    const record = recorded as Readonly<Record<string, number | null>> | undefined;
+    return (
+      <MeasureField<BenchValues>
+        key={key}
+        name={`question.${group}.${key}` as 'question.client.neckMm'}
+        measure={measure}
+        units={units}
+        optional={optional}
+        supposedMm={optional ? frontDropOf({ ...request.client, frontDropMm: null }).meanMm : suppositionOf(request, group, key)}
+        recordedMm={record?.[key]}
+      />
+    );
+  });
+}
+
+function suppositionOf(request: PlanRequest, group: Group, key: string): number | undefined {
+  const part = request[group] as Readonly<Record<string, unknown>> | null;
+  const value = part?.[key];
+  return typeof value === 'number' ? value : undefined;
+}
+
+function BladeSide() {
+  const { field } = useController<BenchValues, 'question.client.blade'>({ name: 'question.client.blade' });
+  return (
+    <Switch
+      label="The blade hangs on his"
+      showLabel
+      value={field.value}
+      choices={[
+        { key: 'right', label: 'right' },
+        { key: 'left', label: 'left' },
+      ]}
+      onChange={field.onChange}
+    />
+  );
+}
+
+function Waistcoat() {
+  const { field } = useController<BenchValues, 'question.jacket.waistcoat'>({ name: 'question.jacket.waistcoat' });
+  return (
+    <Switch
+      label="Waistcoat"
+      showLabel
+      value={field.value ? 'with' : 'without'}
+      choices={[
+        { key: 'without', label: 'none' },
+        { key: 'with', label: 'worn, hides the tip' },
+      ]}
+      onChange={(key) => field.onChange(key === 'with')}
+    />
+  );
+}
+
+function ClothChoice() {
+  return (
+    <>
+      <Pick label="Fabric" name="question.tie.fabric" choices={fabricCodes.map((code) => [code, fabrics[code].label])} />
+      <Pick label="Pattern" name="question.tie.pattern" choices={patternCodes.map((code) => [code, patterns[code].label])} />
+    </>
+  );
+}
+
+interface PickProps {
+  readonly label: string;
+  readonly name: 'question.tie.fabric' | 'question.tie.pattern';
+  readonly choices: readonly (readonly [code: string, label: string])[];
+}
+
+function Pick({ label, name, choices }: PickProps) {
+  const { register } = useFormContext<BenchValues>();
+  return (
+    <label className="grid grid-cols-[1fr_8.5rem] items-center gap-2 border-b border-faint py-1">
+      {label}
+      <select className="h-9 w-full border-b-2 border-set/40 bg-transparent text-lg text-set" {...register(name)}>
+        {choices.map(([code, text]) => (
+          <option key={code} value={code}>
+            {text}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+function Rules() {
+  const collar = useController<BenchValues, 'question.taste.collarRule'>({ name: 'question.taste.collarRule' });
+  const lapel = useController<BenchValues, 'question.taste.lapelRule'>({ name: 'question.taste.lapelRule' });
+  const [showWhy, setShowWhy] = useState(false);
+  return (
+    <>
+      <Switch
+        label="The knot fills the collar by"
+        showLabel
+        value={collar.field.value}
+        choices={[
+          { key: 'thirds', label: 'a third of its edge' },
+          { key: 'proportion', label: 'its class' },
+        ]}
+        onChange={collar.field.onChange}
+      />
+      <Switch
+        label="The blade goes with the lapel"
+        showLabel
+        value={lapel.field.value}
+        choices={[
+          { key: 'within-inch', label: 'within an inch' },
+          { key: 'match', label: 'matched' },
+        ]}
+        onChange={lapel.field.onChange}
+      />
+      <button
+        type="button"
+        className="min-h-9 cursor-pointer text-note text-soft underline"
+        aria-expanded={showWhy}
+        onClick={() => setShowWhy(!showWhy)}
+      >
+        What do these mean?
+      </button>
+      {showWhy && (
+        <p className="text-note text-soft">
+          By thirds, the knot covers at most a third of the collar’s front edge. By class, a point collar takes a small knot, a semi-spread
+          a medium one, wider ones a large one. A matched blade is as wide as the lapel to about 6 mm.
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,18 @@
+import type { BenchValues } from './values.ts';
+
+const key = 'ropewalk.bench';
+
+/** What stood on the bench when this window last left it, so that a reload loses nothing. */
+export function keptBench(): BenchValues | undefined {
+  const kept = sessionStorage.getItem(key);
+  if (!kept) return undefined;
+  try {
+    return JSON.parse(kept) as BenchValues;
+  } catch {
+    return undefined;
+  }
+}
+
+export function keepBench(values: BenchValues): void {
+  sessionStorage.setItem(key, JSON.stringify(values));
+}

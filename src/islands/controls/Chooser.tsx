@@ -1,0 +1,73 @@
+import { Check, ChevronDown } from 'lucide-react';
+import { Button, Header, Label, ListBox, ListBoxItem, ListBoxSection, Popover, Select, SelectValue } from 'react-aria-components';
+
+export interface ChoiceGroup {
+  readonly title: string;
+  readonly choices: readonly { readonly key: string; readonly label: string; readonly colours?: readonly string[] }[];
+}
+
+interface ChooserProps {
+  readonly label: string;
+  readonly value: string | null;
+  readonly placeholder: string;
+  readonly groups: readonly ChoiceGroup[];
+  readonly onChoose: (key: string) => void;
+}
+
+/** A word of the sentence that can be exchanged for another. */
+export function Chooser({ label, value, placeholder, groups, onChoose }: ChooserProps) {
+  return (
+    <Select
+      className="inline-flex min-w-0"
+      value={value}
+      placeholder={placeholder}
+      onChange={(key) => {
+        if (key !== null) onChoose(String(key));
+      }}
+    >
+      <Label className="sr-only">{label}</Label>
+      <Button className="group flex min-h-9 max-w-56 min-w-0 cursor-pointer items-center gap-1 border-b-2 border-set/40 px-0.5 text-left text-lg leading-tight font-medium text-set hover:border-set">
+        <SelectValue className="truncate">{({ selectedText, isPlaceholder }) => (isPlaceholder ? placeholder : selectedText)}</SelectValue>
+        <ChevronDown aria-hidden className="size-4 shrink-0 opacity-60" />
+      </Button>
+      <Popover className="w-80 border-2 border-set bg-white shadow-[0_12px_30px_-12px_#16202a66]">
+        <ListBox className="max-h-96 overflow-auto py-1 outline-none">
+          {groups
+            .filter(({ choices }) => choices.length > 0)
+            .map(({ title, choices }) => (
+              <ListBoxSection key={title} id={title}>
+                <Header className="px-3 pt-2 pb-1 text-note text-soft">{title}</Header>
+                {choices.map((choice) => (
+                  <ListBoxItem
+                    key={choice.key}
+                    id={choice.key}
+                    textValue={choice.label}
+                    className="flex min-h-11 cursor-pointer items-center gap-2 px-3 outline-none data-[focused]:bg-set-wash data-[selected]:text-set"
+                  >
+                    {({ isSelected }) => (
+                      <>
+                        {choice.colours && <Swatch colours={choice.colours} />}
+                        <span className="grow">{choice.label}</span>
+                        {isSelected && <Check aria-hidden className="size-4" />}
+                      </>
+                    )}
+                  </ListBoxItem>
+                ))}
+              </ListBoxSection>
+            ))}
+        </ListBox>
+      </Popover>
+    </Select>
+  );
+}
+
+/** A cloth's colours, the ground first and widest. */
+export function Swatch({ colours }: { readonly colours: readonly string[] }) {
+  return (
+    <span aria-hidden className="flex h-5 w-7 shrink-0 overflow-hidden border border-ink/40">
+      {colours.map((colour, i) => (
+        <span key={colour} style={{ background: colour, flexGrow: i === 0 ? 3 : 1 }} />
+      ))}
+    </span>
+  );
+}

@@ -1,0 +1,93 @@
+import { useId, useState } from 'react';
+import { type FieldValues, type Path, useController, useFormContext } from 'react-hook-form';
+import type { Measure } from '../../core/measures/measures.ts';
+import { formatFigure, type LengthUnit, parseLength, unitLabel } from '../../core/units/length.ts';
+import { useFault } from './faults.ts';
+
+/**
+ * What a length field holds: millimetres, or what was typed when that is no length, so that
+ * nothing is lost; `null` where “not measured” is an answer.
+ */
+export type Entry = number | string | null;
+
+interface MeasureFieldProps<T extends FieldValues> {
+  readonly name: Path<T>;
+  readonly measure: Measure;
+  readonly units: LengthUnit;
+  /** What is reckoned with while the field is empty, mm. */
+  readonly supposedMm?: number | undefined;
+  /** The recorded value, to show what was changed from it, mm. */
+  readonly recordedMm?: number | null | undefined;
+  /** Whether an empty field means “not measured”. */
+  readonly optional?: boolean;
+}
+
+/** The one field for lengths: any notation in, the reader's unit out, the fault beside it. */
+export function MeasureField<T extends FieldValues>(props: MeasureFieldProps<T>) {
+  const { name, measure, units, supposedMm, recordedMm, optional = false } = props;
+  const { control } = useFormContext<T>();
+  const { field } = useController({ name, control });
+  const fault = useFault(name);
+  const [draft, setDraft] = useState<string>();
+  const id = useId();
+  const { fineness } = measure;
+  const entry = field.value as Entry | undefined;
+  const shown = draft ?? (typeof entry === 'number' ? formatFigure(entry, units, fineness) : (entry ?? ''));
+  const changed = recordedMm !== undefined && entry !== recordedMm;
+  const recorded = typeof recordedMm === 'number' ? formatFigure(recordedMm, units, fineness) : 'not measured';
+
+  const read = (text: string): Entry => {
+    if (text.trim() === '') return optional ? null : '';
+    return parseLength(text, units, fineness) ?? text;
+  };
+
+  return (
+    <div className="grid grid-cols-[1fr_6.5rem] items-center gap-x-2 border-b border-faint py-1">
+      <label htmlFor={id} className="leading-tight">
+        {measure.label}
+      </label>
+      <span className="flex items-baseline gap-1">
+        <input
+          ref={field.ref}
+          id={id}
+          inputMode="text"
+          autoComplete="off"
+          spellCheck={false}
+          className={`figures h-9 w-full min-w-0 border-b-2 bg-transparent px-1 text-right text-xl text-set placeholder:text-soft ${fault ? 'border-outside bg-outside-wash' : 'border-set/40 focus:border-set'}`}
+          value={shown}
+          placeholder={supposedMm === undefined ? '' : `≈ ${formatFigure(supposedMm, units, fineness)}`}
+          title={measure.how}
+          aria-invalid={fault !== undefined}
+          aria-describedby={`${id}-more`}
+          onFocus={(event) => event.currentTarget.select()}
+          onChange={(event) => {
+            setDraft(event.target.value);
+            field.onChange(read(event.target.value));
+          }}
+          onBlur={() => {
+            setDraft(undefined);
+            field.onBlur();
+          }}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') setDraft(undefined);
+            const step = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+            if (step === 0 || typeof entry !== 'number') return;
+            event.preventDefault();
+            setDraft(undefined);
+            field.onChange(Math.round((entry + step * (fineness === 'fine' ? 0.1 : 1)) * 10) / 10);
+          }}
+        />
+        <span className="w-6 shrink-0 text-note text-soft">{unitLabel(units, fineness)}</span>
+      </span>
+      <span id={`${id}-more`} className="col-span-2 text-note">
+        {fault ? (
+          <span className="text-outside">{fault}</span>
+        ) : changed ? (
+          <span className="text-soft">on record: {recorded}</span>
+        ) : (
+          <span className="sr-only">{measure.how}</span>
+        )}
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,39 @@
+import { type ProblemBody, recordsUnreachable } from '../../contract/problem.ts';
+import type { Fault } from '../../core/measures/faults.ts';
+
+/** The server refused, and says why. */
+export class Refusal extends Error {
+  readonly status: number;
+  readonly faults: readonly Fault[];
+
+  constructor(status: number, { error }: ProblemBody) {
+    super(error.message);
+    this.status = status;
+    this.faults = error.fields;
+  }
+}
+
+/** The server, or the studio's records behind it, cannot be reached just now. Worth trying again. */
+export class Outage extends Error {}
+
+/** The one way to ask the server. Throws a {@link Refusal} or an {@link Outage}. */
+export async function ask<T>(path: string, send?: { readonly method: 'POST'; readonly body: unknown }): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(
+      path,
+      send ? { method: send.method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(send.body) } : {},
+    );
+  } catch {
+    throw new Outage('Ropewalk’s server does not answer.');
+  }
+  const body: unknown = await response.json().catch(() => undefined);
+  if (response.ok) return body as T;
+  if (!isProblem(body)) throw new Outage('Ropewalk’s server gave no proper answer.');
+  if (body.error.code === recordsUnreachable) throw new Outage(body.error.message);
+  throw new Refusal(response.status, body);
+}
+
+function isProblem(body: unknown): body is ProblemBody {
+  return typeof body === 'object' && body !== null && 'error' in body && typeof body.error === 'object';
+}

@@ -1,0 +1,65 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import { checkPlanQuestion } from '../../../src/contract/planQuestion.ts';
+import { completeRequest } from '../../../src/core/index.ts';
+import { contradictions } from '../../../src/core/measures/consistency.ts';
+import { question, tieA } from '../../support/ties.ts';
+
+const paths = (input: unknown) => checkPlanQuestion(input).faults?.map(({ path }) => path) ?? [];
+const message = (input: unknown, path: string) => checkPlanQuestion(input).faults?.find((fault) => fault.path === path)?.message ?? '';
+
+test('a good question passes and is left as it was', () => {
+  assert.deepEqual(checkPlanQuestion(question).value, question);
+});
+
+test('every fault is named at once, in words', () => {
+  const input = {
+    client: { heightMm: 'tall', neckMm: 3, frontDropMm: Number.NaN, blade: 'middle' },
+    shirt: { collarPointMm: 75, buttonsMm: [70, 'x', 3000] },
+    jacket: { waistcoat: 'yes' },
+    tie: { lengthMm: 1470, bladeMm: 3, fabric: 'chainmail' },
+    taste: { maxMoves: 2.5 },
+  };
+  assert.deepEqual(paths(input).sort(), [
+    'client.blade',
+    'client.frontDropMm',
+    'client.heightMm',
+    'client.neckMm',
+    'jacket.lapelMm',
+    'jacket.waistcoat',
+    'shirt.buttonsMm.1',
+    'shirt.buttonsMm.2',
+    'taste.maxMoves',
+    'taste.maxMoves',
+    'tie.bladeMm',
+    'tie.fabric',
+    'tie.thicknessMm',
+  ]);
+  assert.equal(message(input, 'tie.bladeMm'), 'Blade cannot be 0.3 cm. It runs from 2.5 cm to 13 cm.');
+  assert.match(message({ ...input, units: 'in' }, 'tie.bladeMm'), /^Blade cannot be 1\/8 in\./);
+  assert.match(message(input, 'client.heightMm'), /Height is not a length: “tall”/);
+  assert.match(message(input, 'tie.thicknessMm'), /Thickness is missing\. It runs from 0\.8 mm to 8 mm/);
+});
+
+test('what is no question at all is told so', () => {
+  for (const input of [null, [], 'text', 7, undefined]) assert.ok(paths(input).length > 0);
+  assert.deepEqual(paths({}), ['client', 'tie']);
+});
+
+test('measures that cannot be true together', () => {
+  const wide = { ...question, shirt: { ...question.shirt, collarSpreadMm: 160 } };
+  assert.deepEqual(paths(wide), ['shirt.collarSpreadMm']);
+  assert.match(message(wide, 'shirt.collarSpreadMm'), /16 cm apart: two points of 7\.5 cm reach 15 cm at most/);
+
+  const short = { ...question, client: { heightMm: 1780, neckMm: 600 }, tie: { ...tieA, lengthMm: 620, neckAtMm: 400 } };
+  assert.match(message(short, 'tie.lengthMm'), /does not even go around this neck/);
+
+  const odd = { ...question, tie: { ...tieA, neckMm: 60, tailMm: 40, keeperMm: 500, neckAtMm: 480 } };
+  assert.deepEqual(paths(odd).sort(), ['tie.keeperMm', 'tie.tailMm']);
+  assert.deepEqual(paths({ ...question, shirt: { buttonsMm: [70, 60, 200] } }), ['shirt.buttonsMm']);
+});
+
+test('the defaults contradict nothing', () => {
+  const request = completeRequest({ client: { heightMm: 1780, neckMm: 395 }, tie: { lengthMm: 1470, bladeMm: 80, thicknessMm: 3 } });
+  assert.deepEqual(contradictions(request, String), []);
+});

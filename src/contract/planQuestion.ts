@@ -18,17 +18,23 @@ export const mostMoves = 12;
 export function checkPlanQuestion(input: unknown): Checked<PlanQuestion> {
   const units = unitsOf(input);
   const say = sayIn(units);
-  const checked = check(planQuestionSchema(say), input);
+  const checked = check(schemas[units], input);
   if (checked.faults) return checked;
   const faults = contradictions(completeRequest(checked.value), say);
   return faults.length > 0 ? { faults } : checked;
 }
 
+/** Faults are worded in the reader's unit, so there is one schema for each; building them is the slow part. */
+const schemas: Readonly<Record<LengthUnit, Joi.ObjectSchema<PlanQuestion>>> = {
+  cm: planQuestionSchema(sayIn('cm')),
+  in: planQuestionSchema(sayIn('in')),
+};
+
 function unitsOf(input: unknown): LengthUnit {
   return typeof input === 'object' && input !== null && 'units' in input && input.units === 'in' ? 'in' : 'cm';
 }
 
-export function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
+function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
   return Joi.object<PlanQuestion>({
     client: group('The client', {
       ...lengths(measures.client, say, ['heightMm', 'neckMm']),

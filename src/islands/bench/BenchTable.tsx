@@ -28,7 +28,7 @@ import { useHistory } from './useHistory.ts';
 import { useSaving } from './useSaving.ts';
 import { useUnits } from './useUnits.ts';
 import { useWorkedPlan } from './useWorkedPlan.ts';
-import type { BenchValues } from './values.ts';
+import { type BenchValues, freshBench } from './values.ts';
 
 interface BenchTableProps {
   readonly initial: BenchValues;
@@ -45,7 +45,7 @@ export function BenchTable({ initial, wardrobe, outage, opened }: BenchTableProp
   const form = useForm<BenchValues>({ defaultValues: initial });
   const values = form.watch();
   const [units, setUnits] = useUnits(wardrobe.studio.units);
-  const { worked, stale, faults } = useWorkedPlan(values.question, units);
+  const { worked, stale, faults } = useWorkedPlan(values.question, units, () => freshBench(wardrobe).question);
   const history = useHistory(form, values);
   const saving = useSaving(values);
   const [group, setGroup] = useState<Group>('client');

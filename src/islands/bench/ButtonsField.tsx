@@ -8,9 +8,10 @@ import type { BenchValues } from './values.ts';
 export function ButtonsField({ units }: { readonly units: LengthUnit }) {
   const { field } = useController<BenchValues, 'question.shirt.buttonsMm'>({ name: 'question.shirt.buttonsMm' });
   const fault = useFault(field.name);
-  const [draft, setDraft] = useState<string>();
+  const [draft, setDraft] = useState<{ readonly text: string; readonly entry: readonly number[] | string }>();
+  const typed = draft?.entry === field.value ? draft.text : undefined;
   const id = useId();
-  const shown = draft ?? (typeof field.value === 'string' ? field.value : field.value.map((mm) => formatFigure(mm, units)).join(' · '));
+  const shown = typed ?? (typeof field.value === 'string' ? field.value : field.value.map((mm) => formatFigure(mm, units)).join(' · '));
   return (
     <div className="py-2">
       <label htmlFor={id} className="block">
@@ -25,8 +26,9 @@ export function ButtonsField({ units }: { readonly units: LengthUnit }) {
         aria-invalid={fault !== undefined}
         aria-describedby={`${id}-more`}
         onChange={(event) => {
-          setDraft(event.target.value);
-          field.onChange(readButtons(event.target.value, units));
+          const entry = readButtons(event.target.value, units);
+          setDraft({ text: event.target.value, entry });
+          field.onChange(entry);
         }}
         onBlur={() => {
           setDraft(undefined);

@@ -1,14 +1,60 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useEffect, useReducer } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import type { BenchValues } from './values.ts';
 
-/** A change is one step once the hand has rested this long. */
-const restMs = 400;
+/** Changes of one and the same measure are one step until the hand has rested this long. */
+const restMs = 700;
 const mostSteps = 200;
 
-interface Steps {
+export interface Steps {
   readonly past: readonly string[];
+  readonly present: string;
   readonly future: readonly string[];
+  /** Which fields the latest change touched, and when. */
+  readonly place: string;
+  readonly atMs: number;
+}
+
+export type HistoryAction =
+  | { readonly kind: 'changed'; readonly now: string; readonly atMs: number }
+  | { readonly kind: 'undone' }
+  | { readonly kind: 'redone' };
+
+/** The steps after something happened; states are kept as JSON. */
+export function nextSteps(steps: Steps, action: HistoryAction): Steps {
+  const { past, present, future } = steps;
+  switch (action.kind) {
+    case 'changed': {
+      if (action.now === present) return steps;
+      const place = changedPlaces(JSON.parse(present), JSON.parse(action.now)).join(' ');
+      const goesOn = place === steps.place && action.atMs - steps.atMs < restMs && past.length > 0;
+      return {
+        past: goesOn ? past : [...past, present].slice(-mostSteps),
+        present: action.now,
+        future: [],
+        place,
+        atMs: action.atMs,
+      };
+    }
+    case 'undone': {
+      const before = past.at(-1);
+      return before === undefined ? steps : { past: past.slice(0, -1), present: before, future: [...future, present], place: '', atMs: 0 };
+    }
+    case 'redone': {
+      const after = future.at(-1);
+      return after === undefined ? steps : { past: [...past, present], present: after, future: future.slice(0, -1), place: '', atMs: 0 };
+    }
+  }
+}
+
+function changedPlaces(before: unknown, after: unknown, path = ''): string[] {
+  if (!isRecord(before) || !isRecord(after)) return JSON.stringify(before) === JSON.stringify(after) ? [] : [path];
+  const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])];
+  return keys.flatMap((key) => changedPlaces(before[key], after[key], path ? `${path}.${key}` : key));
+}
+
+function isRecord(value: unknown): value is Readonly<Record<string, unknown>> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
 export interface History {
@@ -19,34 +65,17 @@ export interface History {
 /** Remembers what was set on the bench, step by step. `values` are the form's current ones. */
 export function useHistory(form: UseFormReturn<BenchValues>, values: BenchValues): History {
   const now = JSON.stringify(values);
-  const [steps, setSteps] = useState<Steps>({ past: [now], future: [] });
-  const current = steps.past[steps.past.length - 1];
+  const [steps, dispatch] = useReducer(nextSteps, { past: [], present: now, future: [], place: '', atMs: 0 });
+  useEffect(() => dispatch({ kind: 'changed', now, atMs: performance.now() }), [now]);
 
-  useEffect(() => {
-    if (now === current) return;
-    const timer = setTimeout(() => setSteps(({ past }) => ({ past: [...past, now].slice(-mostSteps), future: [] })), restMs);
-    return () => clearTimeout(timer);
-  }, [now, current]);
-
-  const show = useCallback((step: string) => form.reset(JSON.parse(step) as BenchValues), [form]);
-  const { past, future } = steps;
-  const before = now === current ? past[past.length - 2] : current;
-  const after = future[future.length - 1];
+  const before = steps.past.at(-1);
+  const after = steps.future.at(-1);
+  const show = (step: string, kind: 'undone' | 'redone') => {
+    dispatch({ kind });
+    form.reset(JSON.parse(step) as BenchValues);
+  };
   return {
-    undo:
-      before === undefined
-        ? undefined
-        : () => {
-            // An unrecorded change is undone as a step of its own.
-            setSteps(now === current ? { past: past.slice(0, -1), future: [...future, now] } : { past, future: [now] });
-            show(before);
-          },
-    redo:
-      after === undefined
-        ? undefined
-        : () => {
-            setSteps({ past: [...past, after], future: future.slice(0, -1) });
-            show(after);
-          },
+    undo: before === undefined ? undefined : () => show(before, 'undone'),
+    redo: after === undefined ? undefined : () => show(after, 'redone'),
   };
 }

@@ -19,11 +19,14 @@ export interface WorkedPlan {
   readonly faults: readonly Fault[];
 }
 
-/** Works the plan out at every change: a few milliseconds, so no worker is needed. */
-export function useWorkedPlan(entries: QuestionEntries, units: LengthUnit): WorkedPlan {
+/**
+ * Works the plan out at every change: a few milliseconds, so no worker is needed. While a
+ * field is at fault the last good answer stands; `fallback` gives one where there was none yet.
+ */
+export function useWorkedPlan(entries: QuestionEntries, units: LengthUnit, fallback: () => QuestionEntries): WorkedPlan {
   const asked = JSON.stringify({ ...entries, units });
   const { worked, faults } = useMemo(() => workOut(JSON.parse(asked)), [asked]);
-  const [lastGood, setLastGood] = useState(worked);
+  const [lastGood, setLastGood] = useState(() => worked ?? workOut({ ...fallback(), units }).worked);
   if (worked && worked !== lastGood) setLastGood(worked);
   return { worked: worked ?? lastGood, stale: worked === undefined, faults };
 }

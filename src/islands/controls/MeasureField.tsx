@@ -28,11 +28,13 @@ export function MeasureField<T extends FieldValues>(props: MeasureFieldProps<T>)
   const { control } = useFormContext<T>();
   const { field } = useController({ name, control });
   const fault = useFault(name);
-  const [draft, setDraft] = useState<string>();
+  const [draft, setDraft] = useState<{ readonly text: string; readonly entry: Entry }>();
   const id = useId();
   const { fineness } = measure;
   const entry = field.value as Entry | undefined;
-  const shown = draft ?? (typeof entry === 'number' ? formatFigure(entry, units, fineness) : (entry ?? ''));
+  // What is being typed stands only as long as the value is still the one it gave.
+  const typed = draft?.entry === entry ? draft?.text : undefined;
+  const shown = typed ?? (typeof entry === 'number' ? formatFigure(entry, units, fineness) : (entry ?? ''));
   const changed = recordedMm !== undefined && entry !== recordedMm;
   const recorded = typeof recordedMm === 'number' ? formatFigure(recordedMm, units, fineness) : 'not measured';
 
@@ -61,8 +63,9 @@ export function MeasureField<T extends FieldValues>(props: MeasureFieldProps<T>)
           aria-describedby={`${id}-more`}
           onFocus={(event) => event.currentTarget.select()}
           onChange={(event) => {
-            setDraft(event.target.value);
-            field.onChange(read(event.target.value));
+            const next = read(event.target.value);
+            setDraft({ text: event.target.value, entry: next });
+            field.onChange(next);
           }}
           onBlur={() => {
             setDraft(undefined);

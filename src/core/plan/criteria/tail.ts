@@ -1,7 +1,14 @@
+import { piecewise } from '../../numeric/piecewise.ts';
 import { shortOfKeeper } from '../tail.ts';
 import type { Criterion, Judgement, Situation } from './criterion.ts';
 
 const nearlyLevelMm = 40;
+
+/** How a tail that misses the keeper is liked, by how far it misses it, mm: a little can be drawn, a lot must be tucked away. */
+const likingOfMiss = piecewise([
+  [0, 0.9],
+  [80, 0.5],
+]);
 
 /** Does enough narrow end remain, and does it stay out of sight? */
 export const tailCriterion: Criterion = {
@@ -47,9 +54,14 @@ function worn({ tail, landing, request, say }: Situation): Judgement {
         : 'The narrow end goes through the keeper and stays hidden.',
     };
   }
-  const short = say(shortOfKeeper(tail, landing.dropMm, request.tie.keeperMm));
+  const shortMm = shortOfKeeper(tail, landing.dropMm, request.tie.keeperMm);
+  const short = say(shortMm);
   const above = request.shirt.buttonsMm.findLastIndex((at) => at < tail.dropMm);
   return above >= 0
-    ? { score: 0.55, verdict: 'fair', text: `The narrow end misses the keeper by ${short}: slip it between two shirt buttons.` }
+    ? {
+        score: likingOfMiss(shortMm),
+        verdict: 'fair',
+        text: `The narrow end misses the keeper by ${short}: slip it between two shirt buttons.`,
+      }
     : { score: 0.2, verdict: 'poor', text: `The narrow end misses the keeper by ${short} and is too short to tuck away.` };
 }

@@ -1,0 +1,91 @@
+import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { WebDriver } from 'selenium-webdriver';
+import { type BenchPage, benchOf } from '../../tests/support/bench.ts';
+import { openBrowser } from '../machine/browser.ts';
+import { buildIfNeeded } from '../machine/build.ts';
+import { startPassingCluster } from '../machine/cluster.ts';
+import { runTask } from '../machine/failure.ts';
+import { root } from '../machine/paths.ts';
+import { freePort } from '../machine/ports.ts';
+import { createDatabase, prepareStudio } from '../machine/studio.ts';
+import { startWebServer } from '../machine/webServer.ts';
+
+/** One picture of each main view, from the demo studio. */
+const pictures: readonly { readonly name: string; readonly path: string; readonly prepare: (bench: BenchPage) => Promise<void> }[] = [
+  {
+    name: 'bench',
+    path: '/',
+    prepare: async (bench) => {
+      await bench.choose('Client', 'Edrin');
+    },
+  },
+  {
+    name: 'bench-hung',
+    path: '/',
+    prepare: async (bench) => {
+      await bench.choose('Client', 'Tobiah');
+      await bench.choose('Shirt', 'House white, cutaway');
+      await (await bench.one('//label[normalize-space()="hung"]')).click();
+      await (await bench.one('//label[normalize-space()="in"]')).click();
+    },
+  },
+  {
+    name: 'bench-hard-case',
+    path: '/',
+    prepare: async (bench) => {
+      await bench.choose('Client', 'Pell');
+      await bench.turnTo('Tie');
+    },
+  },
+  { name: 'fittings', path: '/fittings', prepare: async () => undefined },
+];
+
+const folder = join(root, 'docs', 'screenshots');
+const size = { width: 1280, height: 800 };
+
+await runTask(async () => {
+  buildIfNeeded();
+  const cluster = await startPassingCluster();
+  try {
+    await createDatabase(cluster.url('postgres'), 'pictures');
+    await prepareStudio(cluster.url('pictures'));
+    const web = await startWebServer(await freePort(), cluster.url('pictures'));
+    try {
+      rmSync(folder, { recursive: true, force: true });
+      mkdirSync(folder, { recursive: true });
+      for (const { name, path, prepare } of pictures) {
+        const browser = await openBrowser(size.width, size.height);
+        try {
+          await fitViewport(browser.driver);
+          const bench = benchOf(browser.driver, web.address);
+          await bench.open(path);
+          await prepare(bench);
+          await settled(browser.driver);
+          writeFileSync(join(folder, `${name}.png`), await browser.driver.takeScreenshot(), 'base64');
+          console.log(`docs/screenshots/${name}.png`);
+        } finally {
+          await browser.quit();
+        }
+      }
+    } finally {
+      await web.stop();
+    }
+  } finally {
+    cluster.stop();
+  }
+});
+
+/** Window borders count in a window's size, so it is grown until the page itself has the size wanted. */
+async function fitViewport(driver: WebDriver): Promise<void> {
+  const [innerWidth, innerHeight] = await driver.executeScript<[number, number]>('return [innerWidth, innerHeight]');
+  await driver
+    .manage()
+    .window()
+    .setRect({ width: 2 * size.width - innerWidth, height: 2 * size.height - innerHeight });
+}
+
+async function settled(driver: WebDriver): Promise<void> {
+  await driver.executeScript('document.activeElement?.blur()');
+  await driver.executeAsyncScript('const done = arguments[0]; document.fonts.ready.then(() => setTimeout(done, 400));');
+}

@@ -1,0 +1,65 @@
+import { spawnSync } from 'node:child_process';
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildIfNeeded } from '../machine/build.ts';
+import { startPassingCluster } from '../machine/cluster.ts';
+import { ensureBrowser } from '../machine/debian.ts';
+import { MachineFailure, runTask } from '../machine/failure.ts';
+import { root } from '../machine/paths.ts';
+
+/** `npm test` runs everything; `npm test core` (or drawing, islands, server, browser, check) one stage. */
+const stages = ['check', 'core', 'drawing', 'islands', 'server', 'browser'] as const;
+type Stage = (typeof stages)[number];
+
+await runTask(async () => {
+  const asked = process.argv.slice(2);
+  const unknown = asked.filter((name) => !stages.includes(name as Stage));
+  if (unknown.length > 0) throw new MachineFailure(`There is no stage “${unknown.join(', ')}”. There are: ${stages.join(', ')}.`);
+  const chosen = asked.length > 0 ? stages.filter((stage) => asked.includes(stage)) : stages;
+
+  if (chosen.includes('check')) check();
+  if (chosen.includes('browser')) ensureBrowser();
+  if (chosen.includes('server') || chosen.includes('browser')) buildIfNeeded();
+  const needsRecords = chosen.some((stage) => stage === 'server' || stage === 'browser');
+  const cluster = needsRecords ? await startPassingCluster() : undefined;
+  try {
+    for (const stage of chosen) {
+      if (stage !== 'check') runTests(stage, cluster ? { TEST_SERVER_URL: cluster.url('postgres') } : {});
+    }
+  } finally {
+    cluster?.stop();
+  }
+});
+
+/** Lint, format, one-way imports and strict types. */
+function check(): void {
+  run('npx', ['biome', 'ci', '--error-on-warnings', '.'], {});
+  run('npx', ['astro', 'sync'], {}, true);
+  run('npx', ['tsc', '--noEmit'], {});
+  run('npx', ['astro', 'check', '--minimumSeverity', 'warning'], {}, true);
+  console.log('Lint, formatting, import directions and types are in order.');
+}
+
+function runTests(stage: Stage, env: NodeJS.ProcessEnv): void {
+  const folder = join(root, 'tests', stage);
+  const files = readdirSync(folder, { recursive: true, encoding: 'utf8' })
+    .filter((file) => file.endsWith('.test.ts'))
+    .sort()
+    .map((file) => join(folder, file));
+  console.log(`\nTests: ${stage}`);
+  // One browser file at a time: two browsers on two cores make each other slow.
+  const concurrency = stage === 'browser' ? ['--test-concurrency=1'] : [];
+  run(process.execPath, ['--import', 'tsx', '--test', '--test-reporter=spec', ...concurrency, ...files], env);
+}
+
+function run(command: string, args: readonly string[], env: NodeJS.ProcessEnv, quiet = false): void {
+  const result = spawnSync(command, args, {
+    cwd: root,
+    stdio: quiet ? ['ignore', 'pipe', 'inherit'] : 'inherit',
+    encoding: 'utf8',
+    env: { ...process.env, ...env },
+  });
+  if (result.status === 0) return;
+  if (quiet) console.log(result.stdout);
+  throw new MachineFailure(`Failed: ${command.split('/').at(-1)} ${args.slice(0, 3).join(' ')} …`);
+}

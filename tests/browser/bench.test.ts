@@ -1,0 +1,167 @@
+import assert from 'node:assert/strict';
+import { after, before, beforeEach, test } from 'node:test';
+import { By, Key } from 'selenium-webdriver';
+import { type Browser, openBrowser } from '../../scripts/machine/browser.ts';
+import { formatKnot, parseKnot } from '../../src/core/index.ts';
+import { type App, startApp } from '../support/app.ts';
+import { type BenchPage, benchOf } from '../support/bench.ts';
+
+let app: App;
+let browser: Browser;
+let bench: BenchPage;
+before(async () => {
+  app = await startApp();
+  browser = await openBrowser();
+  bench = benchOf(browser.driver, app.address);
+});
+after(async () => {
+  await browser.quit();
+  await app.stop();
+});
+beforeEach(async () => {
+  await bench.open();
+  await browser.driver.executeScript('sessionStorage.clear(); localStorage.clear();');
+  await bench.open();
+});
+
+test('a client’s collar changed from point to cutaway: the first pick becomes a larger knot', async () => {
+  await bench.choose('Client', 'Tobiah');
+  await bench.choose('Shirt', 'point');
+  const small = await bench.firstPick();
+  const start = await bench.start();
+  await bench.choose('Shirt', 'House white, cutaway');
+  await bench.waitFor(async () => (await bench.firstPick()) !== small, 'the first pick stayed');
+  const large = await bench.firstPick();
+  assert.ok(parseKnot(large).moves.length > parseKnot(small).moves.length, `${small} became ${large}`);
+  assert.notEqual(await bench.start(), start);
+  assert.equal(await bench.chosenKnot(), 'Windsor');
+});
+
+test('a measure typed in moves everything, and can be undone and done again', async () => {
+  await bench.choose('Client', 'Tobiah');
+  await (await bench.one('//*[@data-knot="Li Ro Li Co T"]')).click();
+  await bench.waitFor(async () => (await bench.chosenKnot()) === 'four-in-hand', 'not chosen');
+  const before = await bench.start();
+  await bench.type('Front drop', '48');
+  await bench.waitFor(async () => (await bench.start()) !== before, 'the start stayed');
+  const changed = await bench.start();
+  assert.ok(Number.parseFloat(changed) < Number.parseFloat(before), 'a longer drop asks for a higher narrow tip');
+  assert.match(await bench.body(), /on record: 45\.5/);
+  await browser.driver.sleep(600);
+  await (await bench.button('Undo (Ctrl + Z)')).click();
+  await bench.waitFor(async () => (await bench.start()) === before, 'not undone');
+  assert.equal(await bench.value('Front drop'), '45.5');
+  await (await bench.button('Redo (Ctrl + Shift + Z)')).click();
+  await bench.waitFor(async () => (await bench.start()) === changed, 'not done again');
+});
+
+test('an empty front drop is supposed from height, and said to be', async () => {
+  await bench.choose('Client', 'Tobiah');
+  await bench.type('Front drop', '');
+  await bench.waitFor(async () => /supposed from height: 45\.4 cm/.test(await bench.body()), 'no word of it');
+});
+
+test('what is no measure is kept as typed, with what is wrong and without a save', async () => {
+  await bench.choose('Client', 'Tobiah');
+  await bench.turnTo('Tie');
+  await bench.type('Blade', 'broad');
+  await bench.type('Length', '0.3');
+  const body = await bench.body();
+  assert.match(body, /Blade is not a length: “broad”\. It runs from 2\.5 cm to 13 cm\./);
+  assert.match(body, /Length cannot be 0\.3 cm\./);
+  assert.equal(await bench.value('Blade'), 'broad');
+  assert.equal(await (await bench.button('Save fitting')).isEnabled(), false);
+  await bench.turnTo('Client');
+  await bench.turnTo('Tie');
+  assert.equal(await bench.value('Blade'), 'broad');
+});
+
+test('measures that contradict each other are told where they stand', async () => {
+  await bench.choose('Client', 'Tobiah');
+  await bench.turnTo('Shirt');
+  await bench.type('Tip to tip', '17');
+  await bench.waitFor(async () => /The points cannot be 17 cm apart/.test(await bench.body()), 'no word of it');
+});
+
+test('inches: read, typed and spoken', async () => {
+  await bench.choose('Client', 'Tobiah');
+  await bench.press('u');
+  await bench.waitFor(async () => (await bench.start()).endsWith('in'), 'still centimetres');
+  assert.equal(await bench.value('Front drop'), '17 7/8');
+  await bench.type('Front drop', '18 1/4');
+  await bench.turnTo('Client');
+  await bench.press('u');
+  await bench.waitFor(async () => (await bench.value('Front drop')) === '46.4', 'not 46.4 cm');
+});
+
+test('keys: next knot, mirror, hung, measures; none of them while typing', async () => {
+  await bench.choose('Client', 'Tobiah');
+  const first = await bench.chosenKnot();
+  await (await bench.one('//h2')).click();
+  await bench.press('n');
+  await bench.waitFor(async () => (await bench.chosenKnot()) !== first, 'the same knot');
+  await bench.press('p');
+  await bench.waitFor(async () => (await bench.chosenKnot()) === first, 'not back');
+  await bench.press('4');
+  await bench.field('Blade');
+  await bench.press('h');
+  await bench.one('//*[starts-with(@aria-label, "Front view, before tying")]');
+  await bench.press('v');
+  await bench.waitFor(async () => /as seen in his mirror/.test(await bench.body()), 'not mirrored');
+  await bench.type('Blade', 'n');
+  assert.equal(await bench.chosenKnot(), first);
+  assert.equal(await bench.value('Blade'), 'n');
+});
+
+test('in the client’s mirror the letters are his own, facing him they change sides', async () => {
+  await bench.choose('Client', 'Tobiah');
+  const word = await bench.firstPick();
+  const shown = async () => (await bench.one('//*[@role="option"][@data-rank="1"]')).getText();
+  assert.ok((await shown()).includes(formatKnot(parseKnot(word), { view: 'facing', blade: 'right' })));
+  await (await bench.one('//h2')).click();
+  await bench.press('v');
+  await bench.waitFor(async () => (await shown()).includes(word), 'not his own');
+});
+
+test('a handle of the drawing moves its measure, by keys and by dragging', async () => {
+  await bench.choose('Client', 'Tobiah');
+  const handle = await bench.one('//*[@role="slider"][@aria-label="Front drop"]');
+  assert.equal(await handle.getAttribute('aria-valuetext'), '45.5 cm');
+  await handle.sendKeys(Key.ARROW_DOWN);
+  await bench.waitFor(async () => (await bench.value('Front drop')) === '45.6', 'a millimetre lower by key');
+  await browser.driver.actions().dragAndDrop(handle, { x: 0, y: 40 }).perform();
+  await bench.waitFor(async () => Number(await bench.value('Front drop')) > 47, 'lower by dragging');
+});
+
+test('a knot that cannot be worn says why, and is not saved', async () => {
+  await bench.choose('Client', 'Pell');
+  const body = await bench.body();
+  assert.match(body, /This knot cannot be set/);
+  assert.match(body, /No knot here uses up this tie: the narrow end shows below the blade by at least/);
+  assert.equal(await (await bench.button('Save fitting')).isEnabled(), false);
+});
+
+test('a reload loses nothing that was set', async () => {
+  await bench.choose('Client', 'Edrin');
+  await bench.turnTo('Jacket');
+  await bench.type('Lapel width', '9.1');
+  await bench.waitFor(async () => /on record: 8\.4/.test(await bench.body()), 'not taken');
+  await bench.open();
+  await bench.turnTo('Jacket');
+  assert.equal(await bench.value('Lapel width'), '9.1');
+});
+
+test('every control has a name, and the drawings say what they show', async () => {
+  await bench.choose('Client', 'Tobiah');
+  const nameless = await browser.driver.executeScript<string[]>(`
+    const named = (e) => e.getAttribute('aria-label') || e.getAttribute('aria-labelledby') || e.labels?.length || e.textContent.trim() || e.title;
+    return [...document.querySelectorAll('button, a, input, select, [role=slider], [role=group], [role=option]')]
+      .filter((e) => !e.closest('[aria-hidden=true], [hidden]') && e.getClientRects().length > 0 && !named(e))
+      .map((e) => e.outerHTML.slice(0, 120));`);
+  assert.deepEqual(nameless, []);
+  const drawings = await browser.driver.findElements(By.css('svg[role=group]'));
+  const labels = (await Promise.all(drawings.map((drawing) => drawing.getAttribute('aria-label')))).map(String);
+  assert.ok(labels.some((label) => /^Front view, tied: the tip ends 45\.5 cm below the collar button/.test(label)));
+  assert.ok(labels.some((label) => /^Close-up of collar and knot/.test(label)));
+  assert.ok(labels.some((label) => /^The tie laid flat/.test(label)));
+});

@@ -1,0 +1,58 @@
+import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+
+const patienceMs = 10_000;
+
+/** The bench as its user sees and works it. */
+export function benchOf(driver: WebDriver, address: string) {
+  const one = (xpath: string): Promise<WebElement> => Promise.resolve(driver.wait(until.elementLocated(By.xpath(xpath)), patienceMs));
+  const text = async (testId: string) => (await one(`//*[@data-testid="${testId}"]`)).getText();
+  const field = (label: string) => one(`//label[normalize-space()="${label}"]/following::input[1]`);
+  const waitFor = async (what: () => Promise<boolean>, message: string) => {
+    await driver.wait(() => what().catch(() => false), patienceMs, message);
+  };
+
+  return {
+    one,
+    field,
+    waitFor,
+    open: async (path = '/') => {
+      await driver.get(address + path);
+      await one('//*[@data-testid="chosen-knot"] | //table | //*[@role="alert"]');
+    },
+    chosenKnot: () => text('chosen-knot'),
+    start: async () => (await text('start')).replaceAll('\n', ' '),
+    firstPick: async () => (await (await one('//*[@role="option"][@data-rank="1"]')).getAttribute('data-knot')) ?? '',
+    /** Exchanges one of the sentence's words. */
+    choose: async (word: string, choice: string) => {
+      await (
+        await one(
+          `//span[normalize-space()="${word}"]/following-sibling::button | //label[normalize-space()="${word}"]/following-sibling::button`,
+        )
+      ).click();
+      await (await one(`//*[@role="option"][not(@data-rank)][contains(., "${choice}")]`)).click();
+      await driver.wait(async () => (await driver.findElements(By.xpath(`//button[contains(., "${choice}")]`))).length > 0, patienceMs);
+    },
+    turnTo: async (tab: string) => (await one(`//*[@role="tab"][starts-with(normalize-space(), "${tab}")]`)).click(),
+    type: async (label: string, value: string) => {
+      const input = await field(label);
+      await input.sendKeys(Key.chord(Key.CONTROL, 'a'), value || Key.BACK_SPACE);
+    },
+    value: async (label: string) => (await field(label)).getAttribute('value'),
+    press: (...keys: string[]) =>
+      driver
+        .actions()
+        .sendKeys(...keys)
+        .perform(),
+    chord: (...keys: string[]) => {
+      let actions = driver.actions();
+      for (const key of keys) actions = actions.keyDown(key);
+      for (const key of keys.toReversed()) actions = actions.keyUp(key);
+      return actions.perform();
+    },
+    button: (name: string) => one(`//button[normalize-space()="${name}" or @aria-label="${name}"]`),
+    status: async () => (await one('//nav//*[@role="status"]')).getText(),
+    body: async () => (await driver.findElement(By.css('body'))).getText(),
+  };
+}
+
+export type BenchPage = ReturnType<typeof benchOf>;

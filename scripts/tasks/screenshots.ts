@@ -1,7 +1,7 @@
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { WebDriver } from 'selenium-webdriver';
-import { type BenchPage, benchOf } from '../../tests/support/bench.ts';
+import { type BenchPage, benchOf } from '../machine/benchPage.ts';
 import { openBrowser } from '../machine/browser.ts';
 import { buildIfNeeded } from '../machine/build.ts';
 import { startPassingCluster } from '../machine/cluster.ts';

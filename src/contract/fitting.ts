@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import type { KnotPlan, PlanQuestion, PlanRequest } from '../core/index.ts';
-import { type Checked, check } from './faults.ts';
+import { type Checked, check } from './check.ts';
 import { checkPlanQuestion } from './planQuestion.ts';
 import { mostTieColours } from './records.ts';
 

@@ -5,7 +5,7 @@ import { completeRequest, type PlanQuestion } from '../core/plan/request.ts';
 import { fabricCodes } from '../core/tie/fabrics.ts';
 import { patternCodes } from '../core/tie/patterns.ts';
 import type { LengthUnit } from '../core/units/length.ts';
-import { type Checked, check } from './faults.ts';
+import { type Checked, check } from './check.ts';
 import { lengthOf, type Say, sayIn } from './lengths.ts';
 
 /** The most moves a plan considers: beyond them no tie is long enough. */

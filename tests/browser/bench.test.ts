@@ -1,30 +1,16 @@
 import assert from 'node:assert/strict';
-import { after, before, beforeEach, test } from 'node:test';
+import { beforeEach, test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
-import { type Browser, openBrowser } from '../../scripts/machine/browser.ts';
 import { formatKnot, parseKnot } from '../../src/core/index.ts';
-import { type App, startApp } from '../support/app.ts';
-import { type BenchPage, benchOf } from '../support/bench.ts';
+import { openScreen } from '../support/screen.ts';
 
-let app: App;
-let browser: Browser;
-let bench: BenchPage;
-before(async () => {
-  app = await startApp();
-  browser = await openBrowser();
-  bench = benchOf(browser.driver, app.address);
-});
-after(async () => {
-  await browser.quit();
-  await app.stop();
-});
+const screen = openScreen();
 beforeEach(async () => {
-  await bench.open();
-  await browser.driver.executeScript('sessionStorage.clear(); localStorage.clear();');
-  await bench.open();
+  await screen.startAfresh();
 });
 
 test('a client’s collar changed from point to cutaway: the first pick becomes a larger knot', async () => {
+  const { bench } = screen;
   await bench.choose('Client', 'Tobiah');
   await bench.choose('Shirt', 'point');
   const small = await bench.firstPick();
@@ -38,6 +24,7 @@ test('a client’s collar changed from point to cutaway: the first pick becomes 
 });
 
 test('a measure typed in moves everything, and can be undone and done again', async () => {
+  const { bench, driver } = screen;
   await bench.choose('Client', 'Tobiah');
   await (await bench.one('//*[@data-knot="Li Ro Li Co T"]')).click();
   await bench.waitFor(async () => (await bench.chosenKnot()) === 'four-in-hand', 'not chosen');
@@ -47,7 +34,7 @@ test('a measure typed in moves everything, and can be undone and done again', as
   const changed = await bench.start();
   assert.ok(Number.parseFloat(changed) < Number.parseFloat(before), 'a longer drop asks for a higher narrow tip');
   assert.match(await bench.body(), /on record: 45\.5/);
-  await browser.driver.sleep(600);
+  await driver.sleep(600);
   await (await bench.button('Undo (Ctrl + Z)')).click();
   await bench.waitFor(async () => (await bench.start()) === before, 'not undone');
   assert.equal(await bench.value('Front drop'), '45.5');
@@ -56,12 +43,14 @@ test('a measure typed in moves everything, and can be undone and done again', as
 });
 
 test('an empty front drop is supposed from height, and said to be', async () => {
+  const { bench } = screen;
   await bench.choose('Client', 'Tobiah');
   await bench.type('Front drop', '');
   await bench.waitFor(async () => /supposed from height: 45\.4 cm/.test(await bench.body()), 'no word of it');
 });
 
 test('what is no measure is kept as typed, with what is wrong and without a save', async () => {
+  const { bench } = screen;
   await bench.choose('Client', 'Tobiah');
   await bench.turnTo('Tie');
   await bench.type('Blade', 'broad');
@@ -77,6 +66,7 @@ test('what is no measure is kept as typed, with what is wrong and without a save
 });
 
 test('measures that contradict each other are told where they stand', async () => {
+  const { bench } = screen;
   await bench.choose('Client', 'Tobiah');
   await bench.turnTo('Shirt');
   await bench.type('Tip to tip', '17');
@@ -84,6 +74,7 @@ test('measures that contradict each other are told where they stand', async () =
 });
 
 test('inches: read, typed and spoken', async () => {
+  const { bench } = screen;
   await bench.choose('Client', 'Tobiah');
   await bench.press('u');
   await bench.waitFor(async () => (await bench.start()).endsWith('in'), 'still centimetres');
@@ -95,6 +86,7 @@ test('inches: read, typed and spoken', async () => {
 });
 
 test('keys: next knot, mirror, hung, measures; none of them while typing', async () => {
+  const { bench } = screen;
   await bench.choose('Client', 'Tobiah');
   const first = await bench.chosenKnot();
   await (await bench.one('//h2')).click();
@@ -114,6 +106,7 @@ test('keys: next knot, mirror, hung, measures; none of them while typing', async
 });
 
 test('in the client’s mirror the letters are his own, facing him they change sides', async () => {
+  const { bench } = screen;
   await bench.choose('Client', 'Tobiah');
   const word = await bench.firstPick();
   const shown = async () => (await bench.one('//*[@role="option"][@data-rank="1"]')).getText();
@@ -124,16 +117,18 @@ test('in the client’s mirror the letters are his own, facing him they change s
 });
 
 test('a handle of the drawing moves its measure, by keys and by dragging', async () => {
+  const { bench, driver } = screen;
   await bench.choose('Client', 'Tobiah');
   const handle = await bench.one('//*[@role="slider"][@aria-label="Front drop"]');
   assert.equal(await handle.getAttribute('aria-valuetext'), '45.5 cm');
   await handle.sendKeys(Key.ARROW_DOWN);
   await bench.waitFor(async () => (await bench.value('Front drop')) === '45.6', 'a millimetre lower by key');
-  await browser.driver.actions().dragAndDrop(handle, { x: 0, y: 40 }).perform();
+  await driver.actions().dragAndDrop(handle, { x: 0, y: 40 }).perform();
   await bench.waitFor(async () => Number(await bench.value('Front drop')) > 47, 'lower by dragging');
 });
 
 test('a knot that cannot be worn says why, and is not saved', async () => {
+  const { bench } = screen;
   await bench.choose('Client', 'Pell');
   const body = await bench.body();
   assert.match(body, /This knot cannot be set/);
@@ -142,6 +137,7 @@ test('a knot that cannot be worn says why, and is not saved', async () => {
 });
 
 test('a reload loses nothing that was set', async () => {
+  const { bench } = screen;
   await bench.choose('Client', 'Edrin');
   await bench.turnTo('Jacket');
   await bench.type('Lapel width', '9.1');
@@ -152,14 +148,15 @@ test('a reload loses nothing that was set', async () => {
 });
 
 test('every control has a name, and the drawings say what they show', async () => {
+  const { bench, driver } = screen;
   await bench.choose('Client', 'Tobiah');
-  const nameless = await browser.driver.executeScript<string[]>(`
+  const nameless = await driver.executeScript<string[]>(`
     const named = (e) => e.getAttribute('aria-label') || e.getAttribute('aria-labelledby') || e.labels?.length || e.textContent.trim() || e.title;
     return [...document.querySelectorAll('button, a, input, select, [role=slider], [role=group], [role=option]')]
       .filter((e) => !e.closest('[aria-hidden=true], [hidden]') && e.getClientRects().length > 0 && !named(e))
       .map((e) => e.outerHTML.slice(0, 120));`);
   assert.deepEqual(nameless, []);
-  const drawings = await browser.driver.findElements(By.css('svg[role=group]'));
+  const drawings = await driver.findElements(By.css('svg[role=group]'));
   const labels = (await Promise.all(drawings.map((drawing) => drawing.getAttribute('aria-label')))).map(String);
   assert.ok(labels.some((label) => /^Front view, tied: the tip ends 45\.5 cm below the collar button/.test(label)));
   assert.ok(labels.some((label) => /^Close-up of collar and knot/.test(label)));

@@ -1,33 +1,19 @@
 import assert from 'node:assert/strict';
-import { after, before, beforeEach, test } from 'node:test';
+import { beforeEach, test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
-import { type Browser, openBrowser } from '../../scripts/machine/browser.ts';
-import { type App, startApp } from '../support/app.ts';
-import { type BenchPage, benchOf } from '../support/bench.ts';
+import { openScreen } from '../support/screen.ts';
 
-let app: App;
-let browser: Browser;
-let bench: BenchPage;
-before(async () => {
-  app = await startApp();
-  browser = await openBrowser();
-  bench = benchOf(browser.driver, app.address);
-});
-after(async () => {
-  await browser.quit();
-  await app.stop();
-});
+const screen = openScreen();
 beforeEach(async () => {
-  app.gate.open();
-  await bench.open();
-  await browser.driver.executeScript('sessionStorage.clear();');
-  await bench.open();
+  screen.app.gate.open();
+  await screen.startAfresh();
 });
 
-const saved = () => bench.waitFor(async () => /^Saved under/.test(await bench.status()), 'not saved');
-const count = async () => ((await app.sql`select count(*)::int as count from fittings`)[0] as { count: number }).count;
+const saved = () => screen.bench.waitFor(async () => /^Saved under/.test(await screen.bench.status()), 'not saved');
+const count = async () => ((await screen.app.sql`select count(*)::int as count from fittings`)[0] as { count: number }).count;
 
 test('saved, found again after the server was started anew, and opened as it was', async () => {
+  const { bench, app } = screen;
   await bench.choose('Client', 'Tobiah');
   await bench.choose('Shirt', 'House white, cutaway');
   await bench.waitFor(async () => (await bench.chosenKnot()) === 'Windsor', 'no Windsor');
@@ -44,6 +30,7 @@ test('saved, found again after the server was started anew, and opened as it was
 });
 
 test('an old fitting shows its own answer although the client has changed since, and turns into a new one when touched', async () => {
+  const { bench, app } = screen;
   await bench.choose('Client', 'Edrin');
   const start = await bench.start();
   await bench.chord(Key.CONTROL, 's');
@@ -61,6 +48,7 @@ test('an old fitting shows its own answer although the client has changed since,
 });
 
 test('records out of reach: the page says so, keeps trying, and saves once when they are back', async () => {
+  const { bench, app } = screen;
   await bench.choose('Client', 'Tobiah');
   const before = await count();
   app.gate.shut();
@@ -72,6 +60,7 @@ test('records out of reach: the page says so, keeps trying, and saves once when 
 });
 
 test('giving up on a save tells that it was not made, and keeps everything', async () => {
+  const { bench, app } = screen;
   await bench.choose('Client', 'Osric');
   await bench.choose('Tie', 'Long slate');
   const before = await count();
@@ -85,9 +74,10 @@ test('giving up on a save tells that it was not made, and keeps everything', asy
 });
 
 test('records out of reach from the start: told, never shown as empty, and filled when they are back', async () => {
+  const { bench, driver, app } = screen;
   app.gate.shut();
   for (const path of ['/', '/fittings']) {
-    await browser.driver.get(app.address + path);
+    await driver.get(app.address + path);
     const notice = await bench.one('//*[@role="alert"]');
     assert.match(await notice.getText(), /cannot be reached just now/);
   }
@@ -97,12 +87,14 @@ test('records out of reach from the start: told, never shown as empty, and fille
 });
 
 test('a fitting that does not exist is told, with ways on', async () => {
-  await browser.driver.get(`${app.address}/fittings/00000000-0000-4000-8000-000000000000`);
+  const { bench, driver, app } = screen;
+  await driver.get(`${app.address}/fittings/00000000-0000-4000-8000-000000000000`);
   await bench.waitFor(async () => /There is no such fitting\./.test(await bench.body()), 'no word of it');
   await bench.one('//a[@href="/fittings"]');
 });
 
 test('fittings are found by what they say', async () => {
+  const { bench } = screen;
   await bench.open('/fittings');
   await (await bench.one('//input[@type="search"]')).sendKeys('grenadine');
   await bench.waitFor(async () => !/Tobiah/.test(await bench.body()) && /Osric/.test(await bench.body()), 'not narrowed');
@@ -111,12 +103,13 @@ test('fittings are found by what they say', async () => {
 });
 
 test('a studio that keeps nothing yet still has a bench, and an empty list says what to do', async () => {
+  const { bench, driver, app } = screen;
   await app.sql.begin(async (sql) => {
     for (const table of ['fittings', 'ties', 'jackets', 'shirts', 'clients']) await sql`delete from ${sql(table)}`;
   });
-  await browser.driver.executeScript('sessionStorage.clear();');
+  await driver.executeScript('sessionStorage.clear();');
   await bench.open();
   assert.match(await bench.body(), /Walk-in/);
-  await browser.driver.get(`${app.address}/fittings`);
+  await driver.get(`${app.address}/fittings`);
   await bench.waitFor(async () => /Nothing has been fitted yet/.test(await bench.body()), 'no word of it');
 });

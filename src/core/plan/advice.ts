@@ -1,7 +1,7 @@
 import { frontDropOf } from '../body/frontDrop.ts';
 import { formatLength } from '../units/length.ts';
+import type { KnotPlan } from './knotPlan.ts';
 import { landingAt } from './landing.ts';
-import type { KnotPlan } from './plan.ts';
 import type { PlanRequest } from './request.ts';
 
 export interface Advice {

@@ -6,58 +6,17 @@ import { enumerateKnots } from '../knot/enumerate.ts';
 import { formatKnot } from '../knot/format.ts';
 import { type Knot, type Spoke, spokesCrossed } from '../knot/knot.ts';
 import { type KnotProperties, knotProperties } from '../knot/properties.ts';
-import { type KnotShape, shapeOf } from '../tying/shape.ts';
+import { shapeOf } from '../tying/shape.ts';
 import { startFor } from '../tying/start.ts';
 import { formatLength } from '../units/length.ts';
 import { type Advice, adviceFor } from './advice.ts';
-import type { Judgement, Situation, Verdict } from './criteria/criterion.ts';
+import type { Judgement, Situation } from './criteria/criterion.ts';
 import { criteria } from './criteria/index.ts';
 import { tailCriterion } from './criteria/tail.ts';
-import { type Landing, landingAt } from './landing.ts';
+import type { KnotPlan, NearLandmark, Reason } from './knotPlan.ts';
+import { landingAt } from './landing.ts';
 import { completeRequest, type PlanQuestion, type PlanRequest } from './request.ts';
-import { type TailFault, type TailOutcome, tailFault, tailOutcome } from './tail.ts';
-
-/** A landmark and how far below it the tip hangs (negative: above), mm. */
-export interface NearLandmark {
-  readonly name: string;
-  readonly kind: Landmark['kind'];
-  readonly offsetMm: number;
-}
-
-export interface Reason {
-  readonly code: string;
-  readonly verdict: Verdict;
-  readonly text: string;
-}
-
-/** One knot, tied with this tie for this client. Lengths in mm, drops below the collar button. */
-export interface KnotPlan {
-  /** The canonical word; `properties.names` are labels on it. */
-  readonly moves: string;
-  readonly names: readonly string[];
-  readonly properties: KnotProperties;
-  readonly rank: number;
-  readonly score: number;
-  readonly feasible: boolean;
-  /** Why it cannot be worn and by how much; `none` when it can. */
-  readonly tailFault: TailFault;
-  readonly takeUpMm: number;
-  readonly start: {
-    readonly tailDropMm: number;
-    readonly bladeDropMm: number;
-    /** Blade tip below narrow tip. */
-    readonly differenceMm: number;
-    /** For the narrow tip, nearest first. */
-    readonly landmarks: readonly NearLandmark[];
-    /** For the blade's tip, by those who place that one. */
-    readonly bladeLandmark: NearLandmark;
-  };
-  readonly tip: Landing;
-  readonly tail: TailOutcome;
-  readonly shape: KnotShape;
-  readonly collar: { readonly fill: number; readonly meetsAtMm: number };
-  readonly reasons: readonly Reason[];
-}
+import { tailFault, tailOutcome } from './tail.ts';
 
 export interface Plan {
   readonly knots: readonly KnotPlan[];

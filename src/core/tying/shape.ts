@@ -1,4 +1,4 @@
-import type { Bundle } from './takeUp.ts';
+import type { Bundle } from './bundle.ts';
 
 /** Outer measures of the drawn-up knot, mm; sides are the wearer's own. `lean` is a share of the top width. */
 export interface KnotShape {

@@ -1,6 +1,7 @@
 import type { Spoke } from '../knot/knot.ts';
 import type { Tie } from '../tie/tie.ts';
-import { type Bundle, bundleOf } from './takeUp.ts';
+import type { Bundle } from './bundle.ts';
+import { bundleOf } from './takeUp.ts';
 
 export interface StartQuestion {
   readonly loopMm: number;

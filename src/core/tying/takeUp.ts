@@ -1,6 +1,7 @@
 import { type Knot, type Spoke, spokesCrossed } from '../knot/knot.ts';
 import type { Tie } from '../tie/tie.ts';
 import { sectionAt, widthAt } from '../tie/width.ts';
+import type { Bundle } from './bundle.ts';
 import { type KnotShape, shapeOf } from './shape.ts';
 
 /** How the tie hangs before the first move, mm. */
@@ -11,17 +12,6 @@ export interface Hang {
   readonly tailMm: number;
   /** Room left between the button and the crossing; 0 when the ends cross at the throat. */
   readonly crossingGapMm?: number;
-}
-
-/** What a tied knot holds, spoke by spoke: the input of its shape. Areas mm², widths mm. */
-export interface Bundle {
-  readonly takeUpMm: number;
-  /** Sections around each spoke once the knot is tied, the spoke itself included. */
-  readonly sections: Readonly<Record<Spoke, number>>;
-  /** Sections of the bare spokes, before the first move. */
-  readonly bare: Readonly<Record<Spoke, number>>;
-  /** Width of the last band across the front. */
-  readonly facadeMm: number;
 }
 
 const aspect: Readonly<Record<Spoke, number>> = { narrowEnd: 3, narrowArm: 2, bladeArm: 2 };

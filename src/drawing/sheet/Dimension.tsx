@@ -6,11 +6,13 @@ import { useMmPerPx } from './Sheet.tsx';
 interface DimensionProps {
   readonly from: Pt;
   readonly to: Pt;
-  readonly label: string;
+  readonly label?: string;
   readonly ink: Ink;
   /** Which side of the line the label stands on. */
   readonly place?: 'above' | 'below' | 'right' | 'left';
   readonly size?: number;
+  /** Where along the line the label stands, 0 to 1. */
+  readonly labelAt?: number;
 }
 
 const placing = {
@@ -21,7 +23,7 @@ const placing = {
 } as const;
 
 /** A measured line with end ticks and its figure. */
-export function Dimension({ from, to, label, ink, place = 'above', size = 13 }: DimensionProps) {
+export function Dimension({ from, to, label, ink, place = 'above', size = 13, labelAt = 0.5 }: DimensionProps) {
   const mmPerPx = useMmPerPx();
   const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
   const tick = 5 * mmPerPx;
@@ -34,9 +36,18 @@ export function Dimension({ from, to, label, ink, place = 'above', size = 13 }: 
       {[from, to].map(([x, y]) => (
         <line key={`${x} ${y}`} x1={x - across[0]} y1={y - across[1]} x2={x + across[0]} y2={y + across[1]} />
       ))}
-      <Note x={(from[0] + to[0]) / 2 + dx * mmPerPx} y={(from[1] + to[1]) / 2 + dy * mmPerPx} anchor={anchor} ink={ink} size={size} figure>
-        {label}
-      </Note>
+      {label !== undefined && (
+        <Note
+          x={from[0] + (to[0] - from[0]) * labelAt + dx * mmPerPx}
+          y={from[1] + (to[1] - from[1]) * labelAt + dy * mmPerPx}
+          anchor={anchor}
+          ink={ink}
+          size={size}
+          figure
+        >
+          {label}
+        </Note>
+      )}
     </g>
   );
 }

@@ -73,6 +73,7 @@ function Measures({ request, plan }: Pick<WearerProps, 'request' | 'plan'>) {
         ink="set"
         label={formatFigure(shirt.collarSpreadMm, units)}
         place="below"
+        labelAt={0.14}
         size={15}
       />
     </g>

@@ -69,7 +69,7 @@ function Tip({ request, plan }: Omit<WearerProps, 'bottomMm'>) {
         strokeWidth={mmPerPx}
         strokeDasharray={`${4 * mmPerPx} ${3 * mmPerPx}`}
       />
-      <Dimension from={[x, dropMm - sdMm]} to={[x, dropMm + sdMm]} ink="follows" label="" />
+      <Dimension from={[x, dropMm - sdMm]} to={[x, dropMm + sdMm]} ink="follows" />
       <Note x={x - 5 * mmPerPx} y={dropMm + sdMm + 10 * mmPerPx} ink="follows" anchor="end" size={13} figure>
         tip ±{formatFigure(sdMm, units)}
       </Note>
@@ -88,14 +88,10 @@ function Ends({ request, plan, view }: Omit<WearerProps, 'bottomMm'>) {
   const lineX = -x - Math.sign(x) * 44;
   return (
     <g>
-      <Dimension
-        from={[lineX, 0]}
-        to={[lineX, tailDropMm]}
-        ink="follows"
-        label={formatFigure(tailDropMm, units)}
-        place={x > 0 ? 'left' : 'right'}
-        size={18}
-      />
+      <Dimension from={[lineX, 0]} to={[lineX, tailDropMm]} ink="follows" />
+      <Note x={-x} y={tailDropMm + 19 * mmPerPx} ink="follows" anchor="middle" size={19} figure>
+        {formatFigure(tailDropMm, units)}
+      </Note>
       <Note x={x} y={bladeDropMm + 16 * mmPerPx} ink="follows" anchor="middle" size={14} figure>
         {formatFigure(bladeDropMm, units)}
       </Note>

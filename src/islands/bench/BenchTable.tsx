@@ -1,9 +1,9 @@
 import { Keyboard, Printer, Redo2, Undo2 } from 'lucide-react';
-import { type ReactNode, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import type { Fitting } from '../../contract/fitting.ts';
 import type { Wardrobe } from '../../contract/records.ts';
-import type { Advice, Frame, KnotPlan } from '../../core/index.ts';
+import type { Frame, KnotPlan } from '../../core/index.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import type { Cloth } from '../../drawing/cloth/cloth.ts';
 import { type View, viewLabels } from '../../drawing/geometry/view.ts';
@@ -14,9 +14,12 @@ import { Faults } from '../controls/faults.ts';
 import { KeysDialog } from '../controls/KeysDialog.tsx';
 import { Switch } from '../controls/Switch.tsx';
 import { usePlainKeys, useShortcuts } from '../controls/shortcuts.ts';
+import { Tool } from '../controls/Tool.tsx';
+import { useUnits } from '../controls/useUnits.ts';
 import { OutageNotice } from '../records/OutageNotice.tsx';
 import { AsSaved } from './AsSaved.tsx';
 import { FrontDropHandle, LapelHandle, SpreadHandle, TieHandles } from './handles.tsx';
+import { KnotCaption } from './KnotCaption.tsx';
 import { KnotRanking } from './KnotRanking.tsx';
 import { keepBench } from './keptBench.ts';
 import { type Group, groups, MeasureSheet } from './MeasureSheet.tsx';
@@ -26,7 +29,6 @@ import { Sentence } from './Sentence.tsx';
 import { StartReadout } from './StartReadout.tsx';
 import { useHistory } from './useHistory.ts';
 import { useSaving } from './useSaving.ts';
-import { useUnits } from './useUnits.ts';
 import { useWorkedPlan } from './useWorkedPlan.ts';
 import { type BenchValues, freshBench } from './values.ts';
 
@@ -192,7 +194,7 @@ export function BenchTable({ initial, wardrobe, outage, opened }: BenchTableProp
               <CollarCloseUp {...drawn} id="near" className="h-96 w-full lg:h-auto lg:min-h-56 lg:grow">
                 <SpreadHandle request={request} />
               </CollarCloseUp>
-              <Caption
+              <KnotCaption
                 knot={chosen}
                 advice={plan.advice}
                 isFirstPick={chosen.moves === knots[0]?.moves}
@@ -233,68 +235,4 @@ function hindranceOf(chosen: KnotPlan | undefined, stale: boolean, faultCount: n
   if (stale) return `${faultCount === 1 ? 'A measure is' : 'Some measures are'} not right yet.`;
   if (!chosen?.feasible) return 'This knot cannot be worn with this tie.';
   return undefined;
-}
-
-interface ToolProps {
-  readonly label: string;
-  readonly onPress: (() => void) | undefined;
-  readonly children: ReactNode;
-}
-
-function Tool({ label, onPress, children }: ToolProps) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      disabled={!onPress}
-      onClick={onPress}
-      className="flex size-10 cursor-pointer items-center justify-center hover:text-set disabled:cursor-default disabled:text-line"
-    >
-      {children}
-    </button>
-  );
-}
-
-interface CaptionProps {
-  readonly knot: KnotPlan;
-  readonly advice: readonly Advice[];
-  readonly isFirstPick: boolean;
-  readonly onFirstPick: () => void;
-}
-
-/** The chosen knot by name under its picture, and what is worth saying about the outfit. */
-function Caption({ knot, advice, isFirstPick, onFirstPick }: CaptionProps) {
-  return (
-    <div className="pt-1">
-      <p className="flex flex-wrap items-baseline gap-x-3">
-        <span className="text-2xl font-semibold" data-testid="chosen-knot">
-          {knot.names[0] ?? `${knot.properties.moves}-move knot`}
-        </span>
-        <span className="text-soft">
-          {isFirstPick ? 'first pick' : `${ordinal(knot.rank)} pick`}, {knot.properties.moves} moves
-          {knot.properties.selfReleasing ? ', falls open when the narrow end is drawn out' : ''}
-        </span>
-        {!isFirstPick && (
-          <button type="button" className="cursor-pointer text-set underline" onClick={onFirstPick}>
-            back to the first
-          </button>
-        )}
-      </p>
-      <ul className="max-h-16 overflow-y-auto text-note leading-snug text-soft">
-        {advice.map(({ code, text }) => (
-          <li key={code} className={code === 'no-knot-lands' ? 'text-outside' : ''}>
-            {text}
-          </li>
-        ))}
-      </ul>
-    </div>
-  );
-}
-
-const ordinalRules = new Intl.PluralRules('en', { type: 'ordinal' });
-const ordinalEndings: Readonly<Record<string, string>> = { one: 'st', two: 'nd', few: 'rd', other: 'th' };
-
-function ordinal(count: number): string {
-  return `${count}${ordinalEndings[ordinalRules.select(count)] ?? 'th'}`;
 }

@@ -78,7 +78,7 @@ interface KnotLineProps {
 
 function KnotLine({ knot, spoken, view, units, colour }: KnotLineProps) {
   return (
-    <div className={`grid grid-cols-[1.6rem_auto_1fr_auto] items-center gap-2 ${knot.feasible ? '' : 'opacity-70'}`}>
+    <div className="grid grid-cols-[1.6rem_auto_1fr_auto] items-center gap-2">
       <span className="figures text-right text-soft">{knot.rank}</span>
       <KnotSilhouette word={knot.moves} shape={knot.shape} view={view} colour={colour} />
       <span className="min-w-0 leading-tight">

@@ -1,5 +1,6 @@
 import { Check, ChevronDown } from 'lucide-react';
 import { Button, Header, Label, ListBox, ListBoxItem, ListBoxSection, Popover, Select, SelectValue } from 'react-aria-components';
+import { Swatch } from './Swatch.tsx';
 
 export interface ChoiceGroup {
   readonly title: string;
@@ -58,16 +59,5 @@ export function Chooser({ label, value, placeholder, groups, onChoose }: Chooser
         </ListBox>
       </Popover>
     </Select>
-  );
-}
-
-/** A cloth's colours, the ground first and widest. */
-export function Swatch({ colours }: { readonly colours: readonly string[] }) {
-  return (
-    <span aria-hidden className="flex h-5 w-7 shrink-0 overflow-hidden border border-ink/40">
-      {colours.map((colour, i) => (
-        <span key={colour} style={{ background: colour, flexGrow: i === 0 ? 3 : 1 }} />
-      ))}
-    </span>
   );
 }

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { check } from '../../contract/faults.ts';
+import { check } from '../../contract/check.ts';
 import { invalid } from './problem.ts';
 
 const defaultMoves = 9;

@@ -1,0 +1,34 @@
+import { after, before } from 'node:test';
+import { type BenchPage, benchOf } from '../../scripts/machine/benchPage.ts';
+import { type Browser, openBrowser } from '../../scripts/machine/browser.ts';
+import { type App, startApp } from './app.ts';
+
+export interface Screen {
+  app: App;
+  driver: Browser['driver'];
+  bench: BenchPage;
+  /** The bench as a new person finds it: nothing remembered on the device. */
+  startAfresh: () => Promise<void>;
+}
+
+/** The built application, a browser and the bench in it, for all tests of a file. */
+export function openScreen(): Screen {
+  const screen = {} as Screen;
+  let browser: Browser;
+  before(async () => {
+    screen.app = await startApp();
+    browser = await openBrowser();
+    screen.driver = browser.driver;
+    screen.bench = benchOf(browser.driver, screen.app.address);
+    screen.startAfresh = async () => {
+      await screen.driver.get(`${screen.app.address}/icon.svg`);
+      await screen.driver.executeScript('sessionStorage.clear(); localStorage.clear();');
+      await screen.bench.open();
+    };
+  });
+  after(async () => {
+    await browser.quit();
+    await screen.app.stop();
+  });
+  return screen;
+}

@@ -45,7 +45,7 @@ export interface FittingSummary
 }
 
 const longestLabel = 120;
-const longestNote = 2000;
+export const longestNote = 2000;
 
 const colour = Joi.string()
   .pattern(/^#[0-9a-f]{6}$/)

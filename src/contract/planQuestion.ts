@@ -12,16 +12,31 @@ import { lengthOf, type Say, sayIn } from './lengths.ts';
 export const mostMoves = 12;
 
 /**
- * Checks a plan's question: each measure's range first, then what cannot be true together.
- * Every fault at once, in the reader's unit.
+ * Checks a plan's question: each measure's range, and what cannot be true together. Every
+ * fault at once, in the reader's unit.
  */
 export function checkPlanQuestion(input: unknown): Checked<PlanQuestion> {
   const units = unitsOf(input);
-  const say = sayIn(units);
   const checked = check(schemas[units], input);
-  if (checked.faults) return checked;
-  const faults = contradictions(completeRequest(checked.value), say);
-  return faults.length > 0 ? { faults } : checked;
+  const outOfRange = checked.faults ?? [];
+  const together = isWhole(input)
+    ? contradictions(
+        completeRequest(checked.value ?? input),
+        sayIn(units),
+        outOfRange.map(({ path }) => path),
+      )
+    : [];
+  const faults = [...outOfRange, ...together];
+  return checked.value && faults.length === 0 ? checked : { faults };
+}
+
+/** Whether it has the parts that a question cannot do without; what is in them may still be wrong. */
+function isWhole(input: unknown): input is PlanQuestion {
+  return isObject(input) && isObject(input['client']) && isObject(input['tie']);
+}
+
+function isObject(value: unknown): value is Readonly<Record<string, unknown>> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
 /** Faults are worded in the reader's unit, so there is one schema for each; building them is the slow part. */

@@ -1,5 +1,5 @@
 import { type Knot, type Spoke, spokesCrossed } from '../knot/knot.ts';
-import type { Tie } from '../tie/tie.ts';
+import { type KnownOfTie, supposeTie, type Tie } from '../tie/tie.ts';
 import { sectionAt, widthAt } from '../tie/width.ts';
 import type { Bundle } from './bundle.ts';
 import { type KnotShape, shapeOf } from './shape.ts';
@@ -22,9 +22,10 @@ const widthShare = 0.42;
 /**
  * Cloth the knot takes up, mm, and its shape once drawn up. An engineering model: the
  * bands pack into ellipses around the three spokes, and each move goes half round one.
+ * What is not known of the tie is supposed.
  */
-export function takeUp(knot: Knot, tie: Tie, hang: Hang): { takeUpMm: number; shape: KnotShape } {
-  const bundle = bundleOf(spokesCrossed(knot), tie, hang);
+export function takeUp(knot: Knot, tie: KnownOfTie, hang: Hang): { takeUpMm: number; shape: KnotShape } {
+  const bundle = bundleOf(spokesCrossed(knot), supposeTie(tie), hang);
   return { takeUpMm: bundle.takeUpMm, shape: shapeOf(bundle) };
 }
 

@@ -121,6 +121,7 @@ export function BenchTable({ initial, wardrobe, outage, opened }: BenchTableProp
       <Faults value={faults}>
         <div className="flex print:hidden min-h-screen flex-col lg:h-screen">
           <header className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 px-5 pt-2">
+            <h1 className="sr-only">Bench: {values.client.label}</h1>
             <p className="flex items-baseline gap-3">
               <a href="/" className="text-2xl font-semibold tracking-tight">
                 Ropewalk

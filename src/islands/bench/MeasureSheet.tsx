@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Tab, TabList, TabPanel, Tabs } from 'react-aria-components';
 import { useController, useFormContext } from 'react-hook-form';
+import { longestNote } from '../../contract/fitting.ts';
 import type { Wardrobe } from '../../contract/records.ts';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import type { PlanRequest } from '../../core/index.ts';
@@ -54,6 +55,7 @@ export function MeasureSheet({ group, onTurnTo, values, units, wardrobe, request
       <TabPanel id="client" className="min-h-0 overflow-y-auto pt-1 pr-1">
         <Lengths {...shared} group="client" keys={['frontDropMm', 'heightMm', 'neckMm', 'crossingGapMm']} recorded={recorded.client} />
         <BladeSide />
+        <NoteField />
         {recorded.client?.note && <p className="pt-2 text-note text-soft">{recorded.client.note}</p>}
         <p className="pt-2 text-note text-soft">
           Snug is a look, not a pressure: a finger must pass between collar and throat. Ask before you dress him; stop at any discomfort.
@@ -152,6 +154,21 @@ function BladeSide() {
       ]}
       onChange={field.onChange}
     />
+  );
+}
+
+function NoteField() {
+  const { register } = useFormContext<BenchValues>();
+  return (
+    <label className="block pt-1 text-note text-soft">
+      Note for this fitting
+      <textarea
+        rows={2}
+        maxLength={longestNote}
+        className="mt-0.5 block w-full resize-none border-b-2 border-set/40 bg-transparent text-[0.95rem] leading-snug text-set focus:border-set"
+        {...register('note')}
+      />
+    </label>
   );
 }
 

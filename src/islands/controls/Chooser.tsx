@@ -28,7 +28,12 @@ export function Chooser({ label, value, placeholder, groups, onChoose }: Chooser
     >
       <Label className="sr-only">{label}</Label>
       <Button className="group flex min-h-9 max-w-56 min-w-0 cursor-pointer items-center gap-1 border-b-2 border-set/40 px-0.5 text-left text-lg leading-tight font-medium text-set hover:border-set">
-        <SelectValue className="truncate">{({ selectedText, isPlaceholder }) => (isPlaceholder ? placeholder : selectedText)}</SelectValue>
+        <SelectValue
+          className="truncate"
+          title={groups.flatMap(({ choices }) => choices).find(({ key }) => key === value)?.label ?? placeholder}
+        >
+          {({ selectedText, isPlaceholder }) => (isPlaceholder ? placeholder : selectedText)}
+        </SelectValue>
         <ChevronDown aria-hidden className="size-4 shrink-0 opacity-60" />
       </Button>
       <Popover className="w-80 border-2 border-set bg-white shadow-[0_12px_30px_-12px_#16202a66]">

@@ -50,7 +50,7 @@ function Listing() {
           Find
           <input
             type="search"
-            className="h-10 w-full max-w-sm border-b-2 border-set/40 bg-transparent text-xl text-set focus:border-set"
+            className="h-10 w-full max-w-sm border-b-2 border-set/40 bg-transparent text-xl text-set placeholder:text-soft focus:border-set"
             placeholder="client, tie, knot or note"
             value={sought}
             onChange={(event) => setSought(event.target.value)}

@@ -59,6 +59,15 @@ test('measures that cannot be true together', () => {
   assert.deepEqual(paths({ ...question, shirt: { buttonsMm: [70, 60, 200] } }), ['shirt.buttonsMm']);
 });
 
+test('what contradicts is told beside what is out of range, where it can be judged at all', () => {
+  const both = { ...question, shirt: { ...question.shirt, collarSpreadMm: 160 }, tie: { ...tieA, bladeMm: 3 } };
+  assert.deepEqual(paths(both).sort(), ['shirt.collarSpreadMm', 'tie.bladeMm']);
+  assert.deepEqual(paths({ ...both, shirt: { collarSpreadMm: 160, collarPointMm: 'long' } }).sort(), [
+    'shirt.collarPointMm',
+    'tie.bladeMm',
+  ]);
+});
+
 test('the defaults contradict nothing', () => {
   const request = completeRequest({ client: { heightMm: 1780, neckMm: 395 }, tie: { lengthMm: 1470, bladeMm: 80, thicknessMm: 3 } });
   assert.deepEqual(contradictions(request, String), []);

@@ -27,6 +27,7 @@ test('saved, found again after the server was started anew, and opened as it was
   await row.findElement(By.css('a')).click();
   await bench.waitFor(async () => (await bench.start()) === start, 'another start than was saved');
   assert.match(await bench.body(), /with the measures and the answer as they were/);
+  assert.equal(await (await bench.button('Save fitting')).isEnabled(), false, 'an old fitting is not saved twice');
 });
 
 test('an old fitting shows its own answer although the client has changed since, and turns into a new one when touched', async () => {

@@ -18,7 +18,7 @@ export function AsSaved({ fitting, untouched, today, units }: AsSavedProps) {
   const day = formatDay(fitting.createdAt);
   const differs = today && Math.abs(today.start.tailDropMm - fitting.answer.start.tailDropMm) > worthTellingMm;
   return (
-    <p className="bg-follows-wash px-5 py-1.5 text-follows" role="status">
+    <p className="mt-1.5 bg-follows-wash px-5 py-1.5 text-follows" role="status">
       {untouched
         ? `Fitting of ${day}, with the measures and the answer as they were.${differs ? ` Today’s reckoning would start at ${formatLength(today.start.tailDropMm, units)}.` : ''}`
         : `A new fitting, begun from the one of ${day}. The old one stays as it was.`}

@@ -73,7 +73,7 @@ export function BenchTable({ initial, wardrobe, outage, opened }: BenchTableProp
   // A saved fitting shows the answer it was saved with until something is changed.
   const asSaved = opened && untouched ? opened.answer : undefined;
   const chosen = asSaved ?? chosenNow;
-  const hindrance = hindranceOf(chosen, stale, faults.length);
+  const hindrance = asSaved ? 'This fitting is saved already.' : hindranceOf(chosen, stale, faults.length);
 
   const choose = (word: string) => form.setValue('knot', word);
   const step = (by: number) => {

@@ -17,7 +17,7 @@ export function benchOf(driver: WebDriver, address: string) {
     waitFor,
     open: async (path = '/') => {
       await driver.get(address + path);
-      await one('//*[@data-testid="chosen-knot"] | //table | //*[@role="alert"]');
+      await one('//*[@data-testid="chosen-knot"] | //table | //*[@role="alert"] | //*[@role="listbox"]');
     },
     chosenKnot: () => text('chosen-knot'),
     start: async () => (await text('start')).replaceAll('\n', ' '),

@@ -38,6 +38,25 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
       await bench.turnTo('Tie');
     },
   },
+  {
+    name: 'rack',
+    path: '/',
+    prepare: async (bench) => {
+      await bench.choose('Client', 'Edrin');
+      await bench.open('/rack');
+      await bench.one('//*[contains(text(), "ties can be worn with it")]');
+    },
+  },
+  {
+    name: 'buying-brief',
+    path: '/',
+    prepare: async (bench) => {
+      await bench.choose('Client', 'Tobiah');
+      await bench.choose('Shirt', 'White poplin');
+      await bench.open('/brief');
+      await bench.one('//*[starts-with(@aria-label, "Ties that would serve")]');
+    },
+  },
   { name: 'fittings', path: '/fittings', prepare: async () => undefined },
 ];
 

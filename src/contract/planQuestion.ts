@@ -4,6 +4,7 @@ import { buttonRangeMm, type Measure, measures, mostButtons } from '../core/meas
 import { completeRequest, type PlanQuestion } from '../core/plan/request.ts';
 import { fabricCodes } from '../core/tie/fabrics.ts';
 import { patternCodes } from '../core/tie/patterns.ts';
+import type { KnownOfTie } from '../core/tie/tie.ts';
 import type { LengthUnit } from '../core/units/length.ts';
 import { type Checked, check } from './check.ts';
 import { lengthOf, type Say, sayIn } from './lengths.ts';
@@ -64,11 +65,7 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
       ...lengths(measures.jacket, say, ['lapelMm']),
       waistcoat: Joi.boolean().messages({ 'boolean.base': 'Waistcoat is either true or false.' }),
     }).allow(null),
-    tie: group('The tie', {
-      ...lengths(measures.tie, say, ['lengthMm', 'bladeMm', 'thicknessMm']),
-      fabric: oneOf('The fabric', fabricCodes),
-      pattern: oneOf('The pattern', patternCodes),
-    }).required(),
+    tie: tieSchema(say).required(),
     aim: group('The aim', lengths(measures.aim, say, [])),
     taste: group('The taste', {
       collarRule: oneOf('The collar rule', ['thirds', 'proportion']),
@@ -90,6 +87,29 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
     .required()
     .messages({ 'object.base': 'The question must be an object.', 'any.required': 'The question is empty.' });
 }
+
+function tieSchema(say: Say): Joi.ObjectSchema<KnownOfTie> {
+  return group('The tie', {
+    ...lengths(measures.tie, say, ['lengthMm', 'bladeMm', 'thicknessMm']),
+    fabric: oneOf('The fabric', fabricCodes),
+    pattern: oneOf('The pattern', patternCodes),
+  });
+}
+
+/** Checks a tie by itself; paths count from the tie. */
+export function checkTie(input: unknown, units: LengthUnit): Checked<KnownOfTie> {
+  const checked = check(tieSchema(sayIn(units)), input);
+  if (checked.faults) return checked;
+  const { heightMm, neckMm } = anyone;
+  const together = contradictions(completeRequest({ client: { heightMm, neckMm }, tie: checked.value }), sayIn(units));
+  const faults = together
+    .filter(({ path }) => path.startsWith('tie.'))
+    .map(({ path, message }) => ({ path: path.slice('tie.'.length), message }));
+  return faults.length > 0 ? { faults } : checked;
+}
+
+/** Who a tie is supposed to go around while nobody wears it. */
+const anyone = { heightMm: 1780, neckMm: 395 } as const;
 
 function group(label: string, fields: Joi.SchemaMap): Joi.ObjectSchema {
   return Joi.object(fields).messages({

@@ -11,12 +11,13 @@ export interface Screen {
   startAfresh: () => Promise<void>;
 }
 
-/** The built application, a browser and the bench in it, for all tests of a file. */
-export function openScreen(): Screen {
+/** The built application, a browser and the bench in it, for all tests of a file; `prepare` adds to the demo studio first. */
+export function openScreen(prepare?: (app: App) => Promise<unknown>): Screen {
   const screen = {} as Screen;
   let browser: Browser;
   before(async () => {
     screen.app = await startApp();
+    await prepare?.(screen.app);
     browser = await openBrowser();
     screen.driver = browser.driver;
     screen.bench = benchOf(browser.driver, screen.app.address);

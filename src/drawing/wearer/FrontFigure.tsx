@@ -16,7 +16,7 @@ type FrontFigureProps = Omit<WearerProps, 'bottomMm'> & { readonly className?: s
 const topMm = -96;
 const belowBeltMm = 110;
 /** The body stands between its landmarks on the left and its measures on the right. */
-const leftMm = -296;
+const leftMm = -308;
 const rightMm = 258;
 
 /** The whole front, chin to below the belt, with the tape, the landmarks, and where the tip falls. */

@@ -4,7 +4,6 @@ import { FormProvider, useForm } from 'react-hook-form';
 import type { Fitting } from '../../contract/fitting.ts';
 import type { Wardrobe } from '../../contract/records.ts';
 import type { Frame, KnotPlan } from '../../core/index.ts';
-import type { LengthUnit } from '../../core/units/length.ts';
 import type { Cloth } from '../../drawing/cloth/cloth.ts';
 import { type View, viewLabels } from '../../drawing/geometry/view.ts';
 import { Walk } from '../../drawing/walk/Walk.tsx';
@@ -12,17 +11,19 @@ import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
 import { FrontFigure } from '../../drawing/wearer/FrontFigure.tsx';
 import { Faults } from '../controls/faults.ts';
 import { KeysDialog } from '../controls/KeysDialog.tsx';
+import { Places } from '../controls/Places.tsx';
 import { Switch } from '../controls/Switch.tsx';
 import { usePlainKeys, useShortcuts } from '../controls/shortcuts.ts';
 import { Tool } from '../controls/Tool.tsx';
-import { useUnits } from '../controls/useUnits.ts';
+import { unitChoices, useUnits } from '../controls/useUnits.ts';
 import { OutageNotice } from '../records/OutageNotice.tsx';
 import { AsSaved } from './AsSaved.tsx';
+import { type Group, groups } from './groups.ts';
 import { FrontDropHandle, LapelHandle, SpreadHandle, TieHandles } from './handles.tsx';
 import { KnotCaption } from './KnotCaption.tsx';
 import { KnotRanking } from './KnotRanking.tsx';
 import { keepBench } from './keptBench.ts';
-import { type Group, groups, MeasureSheet } from './MeasureSheet.tsx';
+import { MeasureSheet } from './MeasureSheet.tsx';
 import { PrintedCard } from './PrintedCard.tsx';
 import { SaveLine } from './SaveLine.tsx';
 import { Sentence } from './Sentence.tsx';
@@ -126,12 +127,10 @@ export function BenchTable({ initial, wardrobe, outage, opened }: BenchTableProp
               <a href="/" className="text-2xl font-semibold tracking-tight">
                 Ropewalk
               </a>
-              <span className="text-soft">{wardrobe.studio.name}</span>
+              <span className="text-soft max-xl:hidden">{wardrobe.studio.name}</span>
             </p>
             <nav className="flex items-center gap-4" aria-label="Bench">
-              <a className="flex min-h-9 items-center text-lg text-set underline decoration-1 underline-offset-4" href="/fittings">
-                Fittings
-              </a>
+              <Places here="/" />
               <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
               <span className="flex">
                 <Tool label="Undo (Ctrl + Z)" onPress={history.undo}>
@@ -222,10 +221,6 @@ export function BenchTable({ initial, wardrobe, outage, opened }: BenchTableProp
   );
 }
 
-const unitChoices: readonly { key: LengthUnit; label: string }[] = [
-  { key: 'cm', label: 'cm' },
-  { key: 'in', label: 'in' },
-];
 const stageChoices = [
   { key: 'hung', label: 'hung' },
   { key: 'tied', label: 'tied' },

@@ -1,9 +1,9 @@
-import { Check, Minus, X } from 'lucide-react';
 import { ListBox, ListBoxItem } from 'react-aria-components';
-import { type Frame, formatKnot, type KnotPlan, parseKnot, type Reason } from '../../core/index.ts';
+import { type Frame, formatKnot, type KnotPlan, parseKnot } from '../../core/index.ts';
 import { formatFigure, type LengthUnit } from '../../core/units/length.ts';
 import { type View, viewLabels } from '../../drawing/geometry/view.ts';
 import { KnotSilhouette } from '../../drawing/knot/KnotSilhouette.tsx';
+import { ReasonList, VerdictMark } from '../controls/ReasonList.tsx';
 import { Switch } from '../controls/Switch.tsx';
 
 interface KnotRankingProps {
@@ -59,7 +59,13 @@ export function KnotRanking({ knots, chosen, which, view, frame, units, colour, 
               className="cursor-pointer border-b border-faint py-1 pr-2 outline-offset-[-3px] data-[focus-visible]:outline-3 data-[focus-visible]:outline-set data-[hovered]:bg-white/60 data-[selected]:bg-white"
             >
               <KnotLine knot={knot} spoken={spoken} view={view} units={units} colour={colour} />
-              {isChosen ? <Reasons reasons={knot.reasons} /> : <Telling knot={knot} />}
+              {isChosen ? (
+                <div className="pl-8">
+                  <ReasonList reasons={knot.reasons} />
+                </div>
+              ) : (
+                <Telling knot={knot} />
+              )}
             </ListBoxItem>
           );
         })}
@@ -102,32 +108,8 @@ function Telling({ knot }: { readonly knot: KnotPlan }) {
   if (!reason) return null;
   return (
     <p className="flex gap-1.5 pl-8 text-note text-soft">
-      <Mark verdict={reason.verdict} />
+      <VerdictMark verdict={reason.verdict} />
       <span className="line-clamp-1">{reason.text}</span>
     </p>
   );
-}
-
-function Reasons({ reasons }: { readonly reasons: readonly Reason[] }) {
-  return (
-    <ul className="space-y-1 pt-1 pb-2 pl-8 text-[0.95rem] leading-snug">
-      {reasons.map(({ code, verdict, text }) => (
-        <li key={code} className="flex gap-1.5">
-          <Mark verdict={verdict} />
-          <span>{text}</span>
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-const marks = {
-  good: { Icon: Check, label: 'speaks for it', className: 'text-follows' },
-  fair: { Icon: Minus, label: 'so so', className: 'text-soft' },
-  poor: { Icon: X, label: 'speaks against it', className: 'text-outside' },
-} as const;
-
-function Mark({ verdict }: { readonly verdict: Reason['verdict'] }) {
-  const { Icon, label, className } = marks[verdict];
-  return <Icon role="img" aria-label={label} className={`mt-0.5 size-4 shrink-0 ${className}`} />;
 }

@@ -12,10 +12,8 @@ import type { LengthUnit } from '../../core/units/length.ts';
 import { MeasureField } from '../controls/MeasureField.tsx';
 import { Switch } from '../controls/Switch.tsx';
 import { ButtonsField } from './ButtonsField.tsx';
+import { type Group, groups } from './groups.ts';
 import type { BenchValues } from './values.ts';
-
-export const groups = ['client', 'shirt', 'jacket', 'tie', 'aim'] as const;
-export type Group = (typeof groups)[number];
 
 const groupLabels: Readonly<Record<Group, string>> = { client: 'Client', shirt: 'Shirt', jacket: 'Jacket', tie: 'Tie', aim: 'Aim' };
 

@@ -2,19 +2,21 @@ import { useFormContext } from 'react-hook-form';
 import type { Wardrobe } from '../../contract/records.ts';
 import { type AimCode, aimCodes, aims } from '../../core/plan/aims.ts';
 import { type ChoiceGroup, Chooser } from '../controls/Chooser.tsx';
-import type { Group } from './MeasureSheet.tsx';
+import { type Group, groups } from './groups.ts';
 import { type BenchValues, withAim, withClient, withJacket, withShirt, withTie } from './values.ts';
 
 interface SentenceProps {
   readonly wardrobe: Wardrobe | undefined;
   readonly values: BenchValues;
   readonly onTurnTo: (group: Group) => void;
+  /** The words that are said; all of them on the bench. */
+  readonly words?: readonly Group[];
 }
 
 const noJacket = 'none';
 
 /** Who wears what, as a sentence whose words can be exchanged. */
-export function Sentence({ wardrobe, values, onTurnTo }: SentenceProps) {
+export function Sentence({ wardrobe, values, onTurnTo, words = groups }: SentenceProps) {
   const { reset } = useFormContext<BenchValues>();
   const take = (group: Group, next: BenchValues) => {
     reset(next);
@@ -59,17 +61,21 @@ export function Sentence({ wardrobe, values, onTurnTo }: SentenceProps) {
           take('jacket', withJacket(values, jacket ?? null));
         }}
       />
-      <span className="text-soft">with</span>
-      <Chooser
-        label="Tie"
-        value={values.tie.id}
-        placeholder={values.tie.label}
-        groups={byOwner(kept.ties, ofWhom, ({ colours }) => colours)}
-        onChoose={(key) => {
-          const tie = kept.ties.find(({ id }) => id === key);
-          if (tie) take('tie', withTie(values, tie));
-        }}
-      />
+      {words.includes('tie') && (
+        <>
+          <span className="text-soft">with</span>
+          <Chooser
+            label="Tie"
+            value={values.tie.id}
+            placeholder={values.tie.label}
+            groups={byOwner(kept.ties, ofWhom, ({ colours }) => colours)}
+            onChoose={(key) => {
+              const tie = kept.ties.find(({ id }) => id === key);
+              if (tie) take('tie', withTie(values, tie));
+            }}
+          />
+        </>
+      )}
       <span className="text-soft">to</span>
       <Chooser
         label="Aim"

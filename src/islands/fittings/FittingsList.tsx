@@ -4,7 +4,7 @@ import type { FittingSummary } from '../../contract/fitting.ts';
 import { formatFigure, type LengthUnit, unitLabel } from '../../core/units/length.ts';
 import { Swatch } from '../controls/Swatch.tsx';
 import { Switch } from '../controls/Switch.tsx';
-import { useUnits } from '../controls/useUnits.ts';
+import { unitChoices, useUnits } from '../controls/useUnits.ts';
 import { formatDay } from '../records/formatDay.ts';
 import { OutageNotice } from '../records/OutageNotice.tsx';
 import { createQueryClient, fittingsQuery } from '../records/queries.ts';
@@ -56,15 +56,7 @@ function Listing() {
             onChange={(event) => setSought(event.target.value)}
           />
         </label>
-        <Switch
-          label="Units"
-          value={units}
-          choices={[
-            { key: 'cm', label: 'cm' },
-            { key: 'in', label: 'in' },
-          ]}
-          onChange={setUnits}
-        />
+        <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
       </div>
       <Table fittings={found} units={units} />
       {found.length === 0 && <p className="py-4 text-lg text-soft">No fitting speaks of “{sought}”.</p>}

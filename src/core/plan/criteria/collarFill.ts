@@ -2,8 +2,8 @@ import type { CollarClass } from '../../collar/collar.ts';
 import { piecewise } from '../../numeric/piecewise.ts';
 import { type Criterion, type Judgement, nearness, type Situation } from './criterion.ts';
 
-const swampsOver = 1 / 3;
-const bandShowsUnder = 0.22;
+export const swampsOver = 1 / 3;
+export const bandShowsUnder = 0.22;
 
 /** The thirds school's preference over the share covered: best near 0.30. */
 const liking = piecewise([

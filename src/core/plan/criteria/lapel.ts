@@ -1,7 +1,9 @@
+import type { PlanRequest } from '../request.ts';
 import { type Criterion, type Judgement, nearness, type Situation } from './criterion.ts';
 
 const matchMm = 6;
 const inchMm = 25.4;
+const tooNarrowCounts = 1.3;
 
 /** Knots read in proportion to a lapel when their top is about this share of it. */
 const knotShareOfLapel = 0.6;
@@ -18,14 +20,25 @@ export const lapelCriterion: Criterion = {
   },
 };
 
+type LapelRule = PlanRequest['taste']['lapelRule'];
+
+/** How far blade and lapel may differ under each school, mm. */
+export function allowanceOf(rule: LapelRule): number {
+  return rule === 'match' ? matchMm : inchMm;
+}
+
+/** How well a blade goes with a lapel, 0 to 1. Too narrow is the worse fault of the two. */
+export function bladeOnLapel(bladeMm: number, lapelMm: number, rule: LapelRule): number {
+  const off = bladeMm - lapelMm;
+  return nearness(off < 0 ? off * tooNarrowCounts : off, 0, allowanceOf(rule));
+}
+
 function againstLapel({ request, shape, say }: Situation, lapelMm: number): Judgement {
   const { bladeMm } = request.tie;
   const off = bladeMm - lapelMm;
-  const allowed = request.taste.lapelRule === 'match' ? matchMm : inchMm;
+  const allowed = allowanceOf(request.taste.lapelRule);
   const knotScore = nearness(shape.topMm / lapelMm, knotShareOfLapel, knotShareWidth);
-  // Too narrow is the worse fault of the two.
-  const bladeScore = nearness(off < 0 ? off * 1.3 : off, 0, allowed);
-  const score = bladePart * bladeScore + (1 - bladePart) * knotScore;
+  const score = bladePart * bladeOnLapel(bladeMm, lapelMm, request.taste.lapelRule) + (1 - bladePart) * knotScore;
   const both = `Blade ${say(bladeMm)}, lapel ${say(lapelMm)}`;
   if (Math.abs(off) <= matchMm) return { score, verdict: 'good', text: `${both}: a match.` };
   const side = off < 0 ? 'narrower' : 'wider';

@@ -1,0 +1,85 @@
+import type { TieOnShirt } from '../colour/compare.ts';
+import { bladeOnLapel } from '../plan/criteria/lapel.ts';
+import type { KnotPlan, Reason } from '../plan/knotPlan.ts';
+import { plan } from '../plan/plan.ts';
+import { type PlanQuestion, requestDefaults } from '../plan/request.ts';
+import type { Tie } from '../tie/tie.ts';
+import { formatLength } from '../units/length.ts';
+import { judgeColour } from './colourCriterion.ts';
+
+/** A client dressed but for the tie. */
+export interface Outfit {
+  readonly question: Omit<PlanQuestion, 'tie'>;
+  /** `#rrggbb`. */
+  readonly shirtColour: string;
+}
+
+/** A tie in its cloth, colours ground first. */
+export interface ColouredTie extends Tie {
+  readonly colours: readonly string[];
+}
+
+/** What speaks for and against one tie with one outfit. */
+export interface TieJudgement {
+  readonly score: number;
+  /** The knot it does best; the nearest to working when none can be worn. */
+  readonly best: KnotPlan;
+  readonly feasible: boolean;
+  /** How many of the knots asked for can be worn with it. */
+  readonly landing: number;
+  readonly asked: number;
+  /** Blade less lapel, mm; absent without a jacket. */
+  readonly widerThanLapelMm: number | undefined;
+  readonly colours: TieOnShirt;
+  readonly reasons: readonly Reason[];
+}
+
+/** What counts how much. Without a jacket the lapel's part falls away and the others share it. */
+const parts = { knot: 0.5, colour: 0.25, lapel: 0.25 } as const;
+
+/** Judges a tie for an outfit by every knot asked for and by its colours. Pure. */
+export function judgeTie(outfit: Outfit, tie: ColouredTie): TieJudgement {
+  const { knots } = plan({ ...outfit.question, tie });
+  const [best] = knots;
+  if (!best) throw new Error('No knots were asked for');
+  const colour = judgeColour(tie.colours, outfit.shirtColour);
+  const landing = knots.filter(({ feasible }) => feasible).length;
+  const { jacket, taste } = outfit.question;
+  const lapel = jacket ? bladeOnLapel(tie.bladeMm, jacket.lapelMm, taste?.lapelRule ?? requestDefaults.taste.lapelRule) : undefined;
+  return {
+    score: best.feasible ? scoreOf(best.score, colour.score, lapel) : 0,
+    best,
+    feasible: best.feasible,
+    landing,
+    asked: knots.length,
+    widerThanLapelMm: jacket ? tie.bladeMm - jacket.lapelMm : undefined,
+    colours: colour.colours,
+    reasons: [
+      lengthReason(knots, landing, outfit),
+      ...best.reasons.filter(({ code }) => code === 'lapel' || code === 'collar-fill'),
+      { code: 'colour', verdict: colour.verdict, text: colour.text },
+    ],
+  };
+}
+
+function scoreOf(knot: number, colour: number, lapel: number | undefined): number {
+  const shared = parts.knot * knot + parts.colour * colour;
+  return lapel === undefined ? shared / (parts.knot + parts.colour) : shared + parts.lapel * lapel;
+}
+
+/** The tie's length in one sentence: which knots can be worn, and what hinders the others. */
+function lengthReason(knots: readonly KnotPlan[], landing: number, { question }: Outfit): Reason {
+  const [best] = knots;
+  const fault = best?.tailFault;
+  if (fault && fault.kind !== 'none') {
+    const by = formatLength(fault.byMm, question.units ?? 'cm');
+    const text =
+      fault.kind === 'too-short' ? `Too short for every knot, by ${by} at least.` : `Too long for every knot, by ${by} at least.`;
+    return { code: 'length', verdict: 'poor', text };
+  }
+  if (landing === knots.length) return { code: 'length', verdict: 'good', text: 'Its length lets every knot asked for be worn.' };
+  const kinds = new Set(knots.map(({ tailFault }) => tailFault.kind));
+  const why = kinds.has('too-short') ? 'the longer ones run out of cloth' : 'the shorter ones leave too much of the narrow end';
+  const verdict = landing * 2 >= knots.length ? 'good' : 'fair';
+  return { code: 'length', verdict, text: `${landing} of ${knots.length} knots can be worn with it; ${why}.` };
+}

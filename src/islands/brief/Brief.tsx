@@ -1,0 +1,97 @@
+import { QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { FormProvider, useForm } from 'react-hook-form';
+import type { Wardrobe } from '../../contract/records.ts';
+import { Window } from '../../drawing/brief/Window.tsx';
+import { keepBench, keptBench } from '../bench/keptBench.ts';
+import { Sentence } from '../bench/Sentence.tsx';
+import { type BenchValues, freshBench } from '../bench/values.ts';
+import { Switch } from '../controls/Switch.tsx';
+import { unitChoices, useUnits } from '../controls/useUnits.ts';
+import { outfitOnBench } from '../rack/outfitOnBench.ts';
+import { OutageNotice } from '../records/OutageNotice.tsx';
+import { createQueryClient, wardrobeQuery } from '../records/queries.ts';
+import { BriefInWords } from './BriefInWords.tsx';
+import { ShopTie } from './ShopTie.tsx';
+import { checkShopTie, firstShopTie, type ShopTieEntries } from './shopTieEntries.ts';
+import { useBuyingBrief } from './useBuyingBrief.ts';
+
+/** What to look for in a shop, and whether the tie in the hand is it. */
+export default function Brief() {
+  const [queries] = useState(createQueryClient);
+  return (
+    <QueryClientProvider client={queries}>
+      <Loaded />
+    </QueryClientProvider>
+  );
+}
+
+function Loaded() {
+  const wardrobe = useQuery(wardrobeQuery);
+  if (wardrobe.data) return <BriefOf wardrobe={wardrobe.data} />;
+  if (wardrobe.isError) return <p className="py-6 text-xl">{wardrobe.error.message}</p>;
+  return wardrobe.failureCount > 0 ? (
+    <OutageNotice what="The brief will appear as soon as it can; this page keeps trying." />
+  ) : (
+    <p className="py-6 text-xl text-soft">Looking at the outfit …</p>
+  );
+}
+
+function BriefOf({ wardrobe }: { readonly wardrobe: Wardrobe }) {
+  const bench = useForm<BenchValues>({ defaultValues: keptBench() ?? freshBench(wardrobe) });
+  const values = bench.watch();
+  const shop = useForm<ShopTieEntries>({ defaultValues: firstShopTie });
+  const entries = shop.watch();
+  const [units, setUnits] = useUnits(wardrobe.studio.units);
+  const outfit = outfitOnBench(values, units);
+  const { brief, searching } = useBuyingBrief(outfit);
+  const shopTie = checkShopTie(entries, units);
+
+  if (!outfit) {
+    return (
+      <p className="py-6 text-xl">
+        A measure on the bench is not right yet.{' '}
+        <a className="text-set underline" href="/">
+          Back to the bench
+        </a>
+      </p>
+    );
+  }
+  return (
+    <>
+      <div className="flex flex-wrap items-start justify-between gap-3 pb-3">
+        <FormProvider {...bench}>
+          <Sentence
+            wardrobe={wardrobe}
+            values={values}
+            words={['client', 'shirt', 'jacket', 'aim']}
+            onTurnTo={() => keepBench(bench.getValues())}
+          />
+        </FormProvider>
+        <span className="flex items-center gap-4 print:hidden">
+          <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
+          <button type="button" className="min-h-10 cursor-pointer border-2 border-ink px-3" onClick={() => print()}>
+            Print the brief
+          </button>
+        </span>
+      </div>
+      {brief ? (
+        <div aria-busy={searching} className={`grid gap-8 lg:grid-cols-[minmax(0,34rem)_minmax(0,1fr)] ${searching ? 'opacity-60' : ''}`}>
+          <Window
+            brief={brief}
+            units={units}
+            lapelMm={values.question.jacket ? outfit.question.jacket?.lapelMm : undefined}
+            tie={shopTie.tie}
+            className="h-96 w-full"
+          />
+          <BriefInWords brief={brief} units={units} shirtColour={outfit.shirtColour} />
+        </div>
+      ) : (
+        <p className="py-6 text-xl text-soft">Searching …</p>
+      )}
+      <FormProvider {...shop}>
+        <ShopTie checked={shopTie} wardrobe={wardrobe} values={values} units={units} />
+      </FormProvider>
+    </>
+  );
+}

@@ -1,0 +1,29 @@
+const places = [
+  { path: '/', label: 'Bench' },
+  { path: '/rack', label: 'Rack' },
+  { path: '/brief', label: 'Buying brief' },
+  { path: '/fittings', label: 'Fittings' },
+] as const;
+
+export type Place = (typeof places)[number]['path'];
+
+/** The ways between the views. */
+export function Places({ here }: { readonly here?: Place }) {
+  return (
+    <ul className="flex gap-4 text-lg">
+      {places.map(({ path, label }) => (
+        <li key={path}>
+          {path === here ? (
+            <span aria-current="page" className="flex min-h-9 items-center border-b-2 border-ink font-medium">
+              {label}
+            </span>
+          ) : (
+            <a className="flex min-h-9 items-center text-set underline decoration-1 underline-offset-4" href={path}>
+              {label}
+            </a>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,60 @@
+import { proxy } from 'comlink';
+import { startTransition, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import type { TieRecord } from '../../contract/records.ts';
+import type { Outfit } from '../../core/rack/judgeTie.ts';
+import { bestTiesFirst, type RankedTie } from '../../core/rack/rankRack.ts';
+import { useRackWorker } from './useRackWorker.ts';
+
+export interface RackRanking {
+  /** Best first; grows while the rack is being judged. Until a new outfit's first ties are judged, the old ranking stands. */
+  readonly ranked: readonly RankedTie[];
+  /** How many ties were judged for this outfit. */
+  readonly judged: number;
+  readonly state: 'judging' | 'done' | 'stopped';
+  readonly stop: () => void;
+  readonly again: () => void;
+}
+
+interface Judged {
+  readonly asked: string;
+  readonly ties: readonly RankedTie[];
+  readonly end: 'done' | 'stopped' | undefined;
+}
+
+/** Judges the whole rack in a worker whenever the outfit changes. */
+export function useRackRanking(outfit: Outfit | undefined, ties: readonly TieRecord[]): RackRanking {
+  const worker = useRackWorker();
+  const [round, setRound] = useState(0);
+  const asked = JSON.stringify([outfit ?? null, ties, round]);
+  const [judged, setJudged] = useState<Judged>({ asked: '', ties: [], end: undefined });
+
+  useEffect(() => {
+    const [wanted, rack] = JSON.parse(asked) as [Outfit | null, TieRecord[]];
+    if (!wanted) return;
+    let current = true;
+    // Transitions, so that drawing gives way to the hand.
+    const tell = (change: (before: Judged) => Judged) => {
+      if (current) startTransition(() => setJudged(change));
+    };
+    const onBatch = proxy((batch: readonly RankedTie[]) =>
+      tell((before) => ({ asked, ties: before.asked === asked ? [...before.ties, ...batch] : batch, end: undefined })),
+    );
+    void worker.current
+      ?.judge(wanted, rack, onBatch)
+      .then((finished) => tell((before) => ({ ...before, end: finished ? 'done' : 'stopped' })));
+    return () => {
+      current = false;
+    };
+  }, [asked, worker]);
+
+  const drawn = useDeferredValue(judged.ties);
+  const ranked = useMemo(() => bestTiesFirst(drawn), [drawn]);
+  const isCurrent = judged.asked === asked;
+  return {
+    ranked,
+    judged: isCurrent ? judged.ties.length : 0,
+    state: (isCurrent ? judged.end : undefined) ?? 'judging',
+    stop: () => void worker.current?.stop(),
+    again: () => setRound((before) => before + 1),
+  };
+}

@@ -16,7 +16,7 @@ const rackWorker = {
   async judge(
     outfit: Outfit,
     ties: readonly (ColouredTie & { readonly id: string })[],
-    onBatch: (batch: readonly RankedTie[]) => void,
+    onBatch: (batch: readonly RankedTie[]) => void | Promise<void>,
   ): Promise<boolean> {
     latest += 1;
     const mine = latest;
@@ -25,13 +25,13 @@ const rackWorker = {
     for (const ranked of judgeRack(outfit, ties)) {
       batch.push(ranked);
       if (performance.now() - reportedAt < reportEveryMs) continue;
-      onBatch(batch);
+      // Waiting until it was taken lets `stop` be heard, and keeps reports ahead of the answer, which travels another way.
+      await onBatch(batch);
       batch = [];
-      await new Promise((resolve) => setTimeout(resolve));
       if (mine !== latest) return false;
       reportedAt = performance.now();
     }
-    onBatch(batch);
+    await onBatch(batch);
     return true;
   },
   brief(outfit: Outfit): BuyingBrief {

@@ -1,16 +1,14 @@
-import { QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import type { Wardrobe } from '../../contract/records.ts';
 import { Window } from '../../drawing/brief/Window.tsx';
+import { BenchNotReady } from '../bench/BenchNotReady.tsx';
 import { keepBench, keptBench } from '../bench/keptBench.ts';
 import { Sentence } from '../bench/Sentence.tsx';
 import { type BenchValues, freshBench } from '../bench/values.ts';
 import { Switch } from '../controls/Switch.tsx';
 import { unitChoices, useUnits } from '../controls/useUnits.ts';
 import { outfitOnBench } from '../rack/outfitOnBench.ts';
-import { OutageNotice } from '../records/OutageNotice.tsx';
-import { createQueryClient, wardrobeQuery } from '../records/queries.ts';
+import { WithWardrobe } from '../records/WithWardrobe.tsx';
 import { BriefInWords } from './BriefInWords.tsx';
 import { ShopTie } from './ShopTie.tsx';
 import { checkShopTie, firstShopTie, type ShopTieEntries } from './shopTieEntries.ts';
@@ -18,22 +16,10 @@ import { useBuyingBrief } from './useBuyingBrief.ts';
 
 /** What to look for in a shop, and whether the tie in the hand is it. */
 export default function Brief() {
-  const [queries] = useState(createQueryClient);
   return (
-    <QueryClientProvider client={queries}>
-      <Loaded />
-    </QueryClientProvider>
-  );
-}
-
-function Loaded() {
-  const wardrobe = useQuery(wardrobeQuery);
-  if (wardrobe.data) return <BriefOf wardrobe={wardrobe.data} />;
-  if (wardrobe.isError) return <p className="py-6 text-xl">{wardrobe.error.message}</p>;
-  return wardrobe.failureCount > 0 ? (
-    <OutageNotice what="The brief will appear as soon as it can; this page keeps trying." />
-  ) : (
-    <p className="py-6 text-xl text-soft">Looking at the outfit …</p>
+    <WithWardrobe waiting="Looking at the outfit …" whenBack="The brief will appear as soon as it can; this page keeps trying.">
+      {(wardrobe) => <BriefOf wardrobe={wardrobe} />}
+    </WithWardrobe>
   );
 }
 
@@ -48,14 +34,7 @@ function BriefOf({ wardrobe }: { readonly wardrobe: Wardrobe }) {
   const shopTie = checkShopTie(entries, units);
 
   if (!outfit) {
-    return (
-      <p className="py-6 text-xl">
-        A measure on the bench is not right yet.{' '}
-        <a className="text-set underline" href="/">
-          Back to the bench
-        </a>
-      </p>
-    );
+    return <BenchNotReady />;
   }
   return (
     <>

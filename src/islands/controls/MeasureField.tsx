@@ -22,7 +22,7 @@ interface MeasureFieldProps<T extends FieldValues> {
   readonly optional?: boolean;
 }
 
-/** The one field for lengths: any notation in, the reader's unit out, the fault beside it. */
+/** The field for lengths. It reads every notation, writes the reader's unit, and shows its fault beside it. */
 export function MeasureField<T extends FieldValues>(props: MeasureFieldProps<T>) {
   const { name, measure, units, supposedMm, recordedMm, optional = false } = props;
   const { control } = useFormContext<T>();

@@ -1,14 +1,13 @@
-import { QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import type { Wardrobe } from '../../contract/records.ts';
+import { BenchNotReady } from '../bench/BenchNotReady.tsx';
 import { keepBench, keptBench } from '../bench/keptBench.ts';
 import { Sentence } from '../bench/Sentence.tsx';
 import { type BenchValues, freshBench, withTie } from '../bench/values.ts';
 import { Switch } from '../controls/Switch.tsx';
 import { useUnits } from '../controls/useUnits.ts';
-import { OutageNotice } from '../records/OutageNotice.tsx';
-import { createQueryClient, wardrobeQuery } from '../records/queries.ts';
+import { WithWardrobe } from '../records/WithWardrobe.tsx';
 import { outfitOnBench } from './outfitOnBench.ts';
 import { Rail } from './Rail.tsx';
 import { TieJudged } from './TieJudged.tsx';
@@ -16,22 +15,10 @@ import { useRackRanking } from './useRackRanking.ts';
 
 /** Which of the ties goes with the outfit that stands on the bench? */
 export default function Rack() {
-  const [queries] = useState(createQueryClient);
   return (
-    <QueryClientProvider client={queries}>
-      <Loaded />
-    </QueryClientProvider>
-  );
-}
-
-function Loaded() {
-  const wardrobe = useQuery(wardrobeQuery);
-  if (wardrobe.data) return <RackOf wardrobe={wardrobe.data} />;
-  if (wardrobe.isError) return <p className="py-6 text-xl">{wardrobe.error.message}</p>;
-  return wardrobe.failureCount > 0 ? (
-    <OutageNotice what="The rack will appear as soon as it can; this page keeps trying." />
-  ) : (
-    <p className="py-6 text-xl text-soft">Going through the rack …</p>
+    <WithWardrobe waiting="Going through the rack …" whenBack="The rack will appear as soon as it can; this page keeps trying.">
+      {(wardrobe) => <RackOf wardrobe={wardrobe} />}
+    </WithWardrobe>
   );
 }
 
@@ -53,14 +40,7 @@ function RackOf({ wardrobe }: { readonly wardrobe: Wardrobe }) {
 
   if (wardrobe.ties.length === 0) return <p className="py-6 text-xl">There is no tie on the rack yet.</p>;
   if (!outfit) {
-    return (
-      <p className="py-6 text-xl">
-        A measure on the bench is not right yet.{' '}
-        <a className="text-set underline" href="/">
-          Back to the bench
-        </a>
-      </p>
-    );
+    return <BenchNotReady />;
   }
   return (
     <FormProvider {...form}>

@@ -36,12 +36,14 @@ export function useRackRanking(outfit: Outfit | undefined, ties: readonly TieRec
     const tell = (change: (before: Judged) => Judged) => {
       if (current) startTransition(() => setJudged(change));
     };
+    // What was judged for the outfit before goes when the first of this one comes, or its end.
+    const soFar = (before: Judged) => (before.asked === asked ? before.ties : []);
     const onBatch = proxy((batch: readonly RankedTie[]) =>
-      tell((before) => ({ asked, ties: before.asked === asked ? [...before.ties, ...batch] : batch, end: undefined })),
+      tell((before) => ({ asked, ties: [...soFar(before), ...batch], end: undefined })),
     );
     void worker.current
       ?.judge(wanted, rack, onBatch)
-      .then((finished) => tell((before) => ({ ...before, end: finished ? 'done' : 'stopped' })));
+      .then((finished) => tell((before) => ({ asked, ties: soFar(before), end: finished ? 'done' : 'stopped' })));
     return () => {
       current = false;
     };

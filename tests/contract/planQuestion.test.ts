@@ -1,9 +1,9 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { checkPlanQuestion } from '../../../src/contract/planQuestion.ts';
-import { completeRequest } from '../../../src/core/index.ts';
-import { contradictions } from '../../../src/core/measures/consistency.ts';
-import { question, tieA } from '../../support/ties.ts';
+import { checkPlanQuestion } from '../../src/contract/planQuestion.ts';
+import { completeRequest } from '../../src/core/index.ts';
+import { contradictions } from '../../src/core/measures/consistency.ts';
+import { question, tieA } from '../support/ties.ts';
 
 const paths = (input: unknown) => checkPlanQuestion(input).faults?.map(({ path }) => path) ?? [];
 const message = (input: unknown, path: string) => checkPlanQuestion(input).faults?.find((fault) => fault.path === path)?.message ?? '';

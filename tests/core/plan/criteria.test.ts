@@ -1,0 +1,104 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import { type KnotPlan, type PlanQuestion, plan } from '../../../src/core/index.ts';
+import { leanWord } from '../../../src/core/plan/criteria/symmetry.ts';
+import { question, tieA, tieB } from '../../support/ties.ts';
+
+const knots = (changes: Partial<PlanQuestion> = {}) => plan({ ...question, ...changes, taste: { ...changes.taste, knots: 'all' } }).knots;
+const find = (word: string, changes: Partial<PlanQuestion> = {}): KnotPlan => knots(changes).find(({ moves }) => moves === word)!;
+const said = (knot: KnotPlan, code: string) => knot.reasons.find((reason) => reason.code === code)!;
+
+const fourInHand = 'Li Ro Li Co T';
+const windsor = 'Li Co Ri Lo Ci Ro Li Co T';
+const point = { ...question.shirt, collarSpreadMm: 70, tieSpaceMm: 5 };
+const cutaway = { ...question.shirt, collarSpreadMm: 150, tieSpaceMm: 12 };
+
+test('collar fill by thirds: well, a little large, swamped, a little small, too small', () => {
+  const verdicts = [
+    [find(fourInHand), 'good', /^Sits well in the semi-spread collar: it covers 29 %/],
+    [find(windsor), 'fair', /^A little large for the semi-spread collar: it covers 35 %/],
+    [find(fourInHand, { shirt: point }), 'poor', /^Swamps the point collar: it covers 44 %/],
+    [find(fourInHand, { shirt: cutaway }), 'fair', /^A little small for the cutaway collar: it covers 21 %/],
+    [find(fourInHand, { shirt: cutaway, tie: tieB }), 'poor', /^Too small for the cutaway collar: .* neck band shows/],
+  ] as const;
+  for (const [knot, verdict, text] of verdicts) {
+    assert.equal(said(knot, 'collar-fill').verdict, verdict);
+    assert.match(said(knot, 'collar-fill').text, text);
+  }
+});
+
+test('collar fill by class says the size it is and the size it should be', () => {
+  const taste = { collarRule: 'proportion' } as const;
+  assert.match(
+    said(find(fourInHand, { taste, shirt: point }), 'collar-fill').text,
+    /^A small knot, 4\.3 cm across, for a point collar: the right/,
+  );
+  const wrong = said(find(fourInHand, { taste, shirt: cutaway }), 'collar-fill');
+  assert.equal(wrong.verdict, 'poor');
+  assert.match(wrong.text, /for a cutaway collar, which wants a large one/);
+  assert.equal(said(find('Li Ro Ci Lo Ri Co T', { taste, shirt: cutaway }), 'collar-fill').verdict, 'fair');
+});
+
+test('the narrow end: through the keeper, nearly level, missing it, too short to tuck', () => {
+  assert.match(said(find('Li Ro Ci Lo Ri Co T'), 'narrow-end').text, /goes through the keeper and stays hidden/);
+  const level = knots({ tie: { ...tieA, lengthMm: 1490 } }).find(({ tail, tip }) => tail.hidden && tip.dropMm - tail.dropMm <= 40)!;
+  assert.match(said(level, 'narrow-end').text, /both ends finish nearly level/);
+  const missing = said(find(windsor, { tie: { ...tieA, keeperMm: 200 } }), 'narrow-end');
+  assert.equal(missing.verdict, 'fair');
+  assert.match(missing.text, /misses the keeper by 2\.8 cm: slip it between two shirt buttons/);
+  const stub = find(windsor, { tie: { ...tieA, lengthMm: 1350, neckAtMm: 770 }, shirt: { ...question.shirt, buttonsMm: [300, 400] } });
+  assert.equal(said(stub, 'narrow-end').verdict, 'poor');
+  assert.match(said(stub, 'narrow-end').text, /too short to tuck away/);
+});
+
+test('missing the keeper by more is liked less', () => {
+  const score = (keeperMm: number) => find(windsor, { tie: { ...tieA, keeperMm } }).score;
+  assert.ok(score(230) > score(190) && score(190) > score(150));
+});
+
+test('landing says how often and how far off; under a waistcoat a miss is hidden', () => {
+  const plain = find(fourInHand);
+  assert.match(said(plain, 'landing').text, /about 37 times in 100 on the first tying, give or take 2\.2 cm\.$/);
+  const waistcoat = find(fourInHand, { jacket: { lapelMm: 85, waistcoat: true } });
+  assert.match(said(waistcoat, 'landing').text, /The waistcoat hides the tip\.$/);
+  assert.equal(said(waistcoat, 'landing').verdict, 'good');
+  const wide = find(fourInHand, { aim: { offsetMm: 0, aboveMm: 40, belowMm: 40 } });
+  assert.equal(said(wide, 'landing').verdict, 'good');
+  const narrow = find(windsor, { aim: { offsetMm: 0, aboveMm: 5, belowMm: 0 } });
+  assert.equal(said(narrow, 'landing').verdict, 'poor');
+});
+
+test('lean is told in words only, and stripes give it away', () => {
+  assert.deepEqual([0, 0.0599, 0.06, 0.1099, 0.11, 0.3].map(leanWord), ['level', 'level', 'slight', 'slight', 'clear', 'clear']);
+  assert.equal(said(find(windsor), 'symmetry').text, 'Sits level.');
+  assert.equal(said(find(fourInHand), 'symmetry').verdict, 'fair');
+  const striped = said(find(fourInHand, { tie: { ...tieA, pattern: 'stripe' } }), 'symmetry');
+  assert.equal(striped.verdict, 'poor');
+  assert.match(striped.text, /The stripe makes it plain to see\.$/);
+  assert.match(said(find(fourInHand, { shirt: cutaway }), 'symmetry').text, /The open collar hides it\.$/);
+  for (const { reasons } of knots()) for (const { code, text } of reasons) if (code === 'symmetry') assert.doesNotMatch(text, /\d/);
+});
+
+test('ease counts moves, inside-out starts, turning back, and names', () => {
+  assert.equal(said(find(fourInHand), 'ease').text, 'Four moves.');
+  assert.equal(said(find('Lo Ri Co T'), 'ease').text, 'Three moves, starts inside out.');
+  assert.match(said(find('Lo Ci Lo Ci Lo Ri Co T'), 'ease').text, /^Seven moves, starts inside out.*has no everyday name\.$/);
+  assert.equal(said(find(fourInHand), 'ease').verdict, 'good');
+  assert.equal(said(find('Lo Ci Lo Ci Lo Ri Lo Ri Co T'), 'ease').verdict, 'poor');
+});
+
+test('the lapel: a match, within an inch, lost, overblown', () => {
+  const on = (lapelMm: number) => said(find(fourInHand, { jacket: { lapelMm } }), 'lapel');
+  assert.match(on(85).text, /: a match\.$/);
+  assert.match(on(100).text, /1\.5 cm narrower, within an inch\.$/);
+  assert.match(on(120).text, /3\.5 cm narrower, so the tie looks lost\.$/);
+  assert.equal(on(120).verdict, 'poor');
+  assert.match(on(55).text, /3 cm wider, so the tie looks overblown\.$/);
+  assert.equal(on(55).verdict, 'fair');
+});
+
+test('what rules a knot out is said first', () => {
+  for (const { feasible, reasons } of knots({ client: { heightMm: 2030, neckMm: 470, frontDropMm: 600 } })) {
+    assert.equal(/^Cannot be done/.test(reasons[0]!.text), !feasible);
+  }
+});

@@ -1,0 +1,112 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import type { Fitting } from '../../src/contract/fitting.ts';
+import { checkPlanQuestion } from '../../src/contract/planQuestion.ts';
+import type { ClientRecord, JacketRecord, ShirtRecord, TieRecord, Wardrobe } from '../../src/contract/records.ts';
+import { completeRequest, plan } from '../../src/core/index.ts';
+import { benchOfFitting, freshBench, withAim, withClient, withJacket, withShirt, withTie } from '../../src/islands/bench/values.ts';
+import { tieA, tieB } from '../support/ties.ts';
+
+const client: ClientRecord = {
+  id: 'c1',
+  name: 'Tobiah',
+  note: '',
+  heightMm: 1780,
+  neckMm: 395,
+  frontDropMm: 455,
+  blade: 'right',
+  crossingGapMm: 10,
+};
+const other: ClientRecord = { ...client, id: 'c2', name: 'Osric', frontDropMm: null };
+const shirt: ShirtRecord = {
+  id: 's1',
+  clientId: 'c1',
+  label: 'White',
+  colour: '#ffffff',
+  collarPointMm: 75,
+  collarSpreadMm: 110,
+  tieSpaceMm: 8,
+  collarAllowanceMm: 25,
+  buttonsMm: [70, 160],
+};
+const jacket: JacketRecord = { id: 'j1', clientId: 'c1', label: 'Navy', colour: '#222244', lapelMm: 85, waistcoat: true };
+const own: TieRecord = { ...tieA, id: 't1', clientId: 'c1', label: 'Red', colours: ['#8c2230'] };
+const house: TieRecord = { ...tieB, id: 't2', clientId: null, label: 'House', colours: ['#123456', '#ffffff'] };
+const wardrobe: Wardrobe = {
+  studio: { id: 'st', name: 'Studio', units: 'cm' },
+  clients: [client, other],
+  shirts: [shirt],
+  jackets: [jacket],
+  ties: [house, own],
+};
+
+test('a fresh bench dresses the first client in what is his own', () => {
+  const bench = freshBench(wardrobe);
+  assert.deepEqual([bench.client.id, bench.shirt.id, bench.jacket?.id, bench.tie.id], ['c1', 's1', 'j1', 't1']);
+  assert.deepEqual(bench.cloth, { tie: ['#8c2230'], shirt: '#ffffff', jacket: '#222244' });
+  assert.equal(bench.question.jacket?.waistcoat, true);
+  assert.ok(checkPlanQuestion(bench.question).value);
+});
+
+test('a studio that keeps nothing has a bench with usual measures', () => {
+  const bench = freshBench({ ...wardrobe, clients: [], shirts: [], jackets: [], ties: [] });
+  assert.deepEqual([bench.client.id, bench.client.label, bench.jacket], [null, 'Walk-in', null]);
+  assert.ok(checkPlanQuestion(bench.question).value);
+});
+
+test('another client keeps the shirt and tie at hand where he has none, but takes the jacket off', () => {
+  const bench = withClient(freshBench(wardrobe), other, wardrobe);
+  assert.deepEqual([bench.client.id, bench.shirt.id, bench.jacket, bench.tie.id], ['c2', 's1', null, 't1']);
+  assert.equal(bench.question.client.frontDropMm, null);
+  assert.equal(bench.cloth.jacket, null);
+});
+
+test('a new client starts without the knot and the note of the one before', () => {
+  const bench = withClient({ ...freshBench(wardrobe), knot: 'Li Ro Li Co T', note: 'his' }, other, wardrobe);
+  assert.deepEqual([bench.knot, bench.note], [null, '']);
+});
+
+test('each piece is exchanged by itself', () => {
+  const bench = freshBench(wardrobe);
+  const tied = withTie(bench, house);
+  assert.deepEqual([tied.tie.label, tied.question.tie.bladeMm, tied.cloth.tie], ['House', 60, ['#123456', '#ffffff']]);
+  assert.equal(tied.question.shirt, bench.question.shirt);
+  const shirted = withShirt(bench, { ...shirt, id: 's9', collarSpreadMm: 140, colour: '#eeeeee' });
+  assert.deepEqual([shirted.question.shirt.collarSpreadMm, shirted.cloth.shirt, shirted.cloth.tie], [140, '#eeeeee', bench.cloth.tie]);
+  assert.equal(withJacket(bench, null).question.jacket, null);
+  const aimed = withAim(bench, 'belt-middle');
+  assert.deepEqual([aimed.aim, aimed.question.aim.offsetMm], ['belt-middle', 18]);
+});
+
+test('only the measures go into the question, not the record around them', () => {
+  const { question } = freshBench(wardrobe);
+  assert.deepEqual(Object.keys(question.client).sort(), ['blade', 'crossingGapMm', 'frontDropMm', 'heightMm', 'neckMm']);
+  assert.ok(!('label' in question.tie) && !('colours' in question.tie));
+});
+
+test('a saved fitting lays the bench out as it was, with its aim by name where it has one', () => {
+  const before = withAim(freshBench(wardrobe), 'finger-above');
+  const { value } = checkPlanQuestion(before.question);
+  assert.ok(value);
+  const fitting: Fitting = {
+    id: 'f',
+    clientId: 'c1',
+    shirtId: 's1',
+    jacketId: 'j1',
+    tieId: 't1',
+    clientName: 'Tobiah',
+    shirtLabel: 'White',
+    jacketLabel: 'Navy',
+    tieLabel: 'Red',
+    cloth: before.cloth,
+    request: completeRequest(value),
+    knot: 'Li Ro Li Co T',
+    answer: plan(value).knots[0]!,
+    note: 'a note',
+    createdAt: '2026-10-30T17:20:00Z',
+  };
+  const opened = benchOfFitting(fitting);
+  assert.deepEqual(opened, { ...before, knot: 'Li Ro Li Co T', note: 'a note' });
+  const odd = benchOfFitting({ ...fitting, request: { ...fitting.request, aim: { offsetMm: 3, aboveMm: 4, belowMm: 5 } } });
+  assert.equal(odd.aim, 'own');
+});

@@ -1,0 +1,63 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { isConnectionLoss } from '../../src/server/database.ts';
+import { readJson } from '../../src/server/http/body.ts';
+import { checkMaxMoves } from '../../src/server/http/maxMoves.ts';
+import { invalid, notFound, Problem } from '../../src/server/http/problem.ts';
+
+const post = (body: BodyInit, headers: Record<string, string> = {}) =>
+  new Request('http://localhost/x', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', ...headers },
+    body,
+    duplex: 'half',
+  } as RequestInit);
+const refused = (request: Request, status: number, code: string) =>
+  assert.rejects(readJson(request), (error: unknown) => error instanceof Problem && error.status === status && error.code === code);
+
+test('JSON is read, whatever it is called', async () => {
+  assert.deepEqual(await readJson(post('{"a":[1]}')), { a: [1] });
+  assert.deepEqual(await readJson(post('7', { 'content-type': 'application/problem+json; charset=utf-8' })), 7);
+});
+
+test('what is no JSON is refused', async () => {
+  await refused(post('a=1', { 'content-type': 'text/plain' }), 415, 'not-json');
+  await refused(post('  '), 400, 'empty-body');
+  await refused(post('{"a":'), 400, 'bad-json');
+});
+
+test('a body too large is refused also when it does not say how large it is', async () => {
+  let sent = 0;
+  const endless = new ReadableStream<Uint8Array>({
+    pull(controller) {
+      sent += 1;
+      controller.enqueue(new Uint8Array(64 * 1024));
+    },
+  });
+  await refused(post(endless), 413, 'too-large');
+  assert.ok(sent < 20, 'it is not read through');
+});
+
+test('faults make one sentence, and the body every refusal has', () => {
+  const one = invalid([{ path: 'a', message: 'A is wrong.' }]);
+  assert.equal(one.message, 'One thing is not right: A is wrong.');
+  assert.deepEqual(one.body, { error: { code: 'invalid', message: one.message, fields: [{ path: 'a', message: 'A is wrong.' }] } });
+  assert.match(invalid([...one.fields, { path: 'b', message: 'B too.' }]).message, /^2 things are not right: A is wrong\. B too\.$/);
+  assert.deepEqual([notFound('tie').status, notFound('tie').message], [404, 'There is no such tie.']);
+});
+
+test('a lost connection is told from a wrong statement', () => {
+  const coded = (code: string) => Object.assign(new Error('x'), { code });
+  for (const code of ['ECONNREFUSED', 'CONNECT_TIMEOUT', '57P01', '53300']) assert.ok(isConnectionLoss(coded(code)), code);
+  for (const code of ['23505', '42601', '22P02']) assert.ok(!isConnectionLoss(coded(code)), code);
+  assert.ok(isConnectionLoss(new AggregateError([coded('ECONNREFUSED')])));
+  assert.ok(!isConnectionLoss('ECONNREFUSED'));
+});
+
+test('the number of moves in a query', () => {
+  assert.equal(checkMaxMoves(new URLSearchParams('')), 9);
+  assert.equal(checkMaxMoves(new URLSearchParams('maxMoves=12')), 12);
+  for (const query of ['maxMoves=2', 'maxMoves=16', 'maxMoves=', 'maxMoves=1e9', 'maxMoves=x']) {
+    assert.throws(() => checkMaxMoves(new URLSearchParams(query)), Problem, query);
+  }
+});

@@ -79,6 +79,8 @@ test('inches: read, typed and spoken', async () => {
   await bench.press('u');
   await bench.waitFor(async () => (await bench.start()).endsWith('in'), 'still centimetres');
   assert.equal(await bench.value('Front drop'), '17 7/8');
+  await (await bench.field('Front drop')).sendKeys(Key.ARROW_UP);
+  await bench.waitFor(async () => (await bench.value('Front drop')) === '18', 'an eighth more');
   await bench.type('Front drop', '18 1/4');
   await bench.turnTo('Client');
   await bench.press('u');

@@ -129,7 +129,7 @@ export function BenchTable({ initial, wardrobe, outage, opened }: BenchTableProp
               </a>
               <span className="text-soft max-xl:hidden">{wardrobe.studio.name}</span>
             </p>
-            <nav className="flex items-center gap-4" aria-label="Bench">
+            <nav className="flex flex-wrap items-center gap-x-4 gap-y-1" aria-label="Bench">
               <Places here="/" />
               <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
               <span className="flex">

@@ -1,7 +1,7 @@
 import { useId, useState } from 'react';
 import { type FieldValues, type Path, useController, useFormContext } from 'react-hook-form';
 import type { Measure } from '../../core/measures/measures.ts';
-import { formatFigure, type LengthUnit, parseLength, unitLabel } from '../../core/units/length.ts';
+import { type Fineness, formatFigure, type LengthUnit, mmPerInch, parseLength, unitLabel } from '../../core/units/length.ts';
 import { useFault } from './faults.ts';
 
 /**
@@ -77,7 +77,8 @@ export function MeasureField<T extends FieldValues>(props: MeasureFieldProps<T>)
             if (step === 0 || typeof entry !== 'number') return;
             event.preventDefault();
             setDraft(undefined);
-            field.onChange(Math.round((entry + step * (fineness === 'fine' ? 0.1 : 1)) * 10) / 10);
+            const stepMm = stepOf(units, fineness);
+            field.onChange(Number(((Math.round(entry / stepMm) + step) * stepMm).toFixed(3)));
           }}
         />
         <span className="w-6 shrink-0 text-note text-soft">{unitLabel(units, fineness)}</span>
@@ -93,4 +94,10 @@ export function MeasureField<T extends FieldValues>(props: MeasureFieldProps<T>)
       </span>
     </div>
   );
+}
+
+/** What one press of an arrow key changes: a millimetre or an eighth of an inch; a tenth of a millimetre where that counts. */
+function stepOf(units: LengthUnit, fineness: Fineness | undefined): number {
+  if (fineness === 'fine') return 0.1;
+  return units === 'in' ? mmPerInch / 8 : 1;
 }

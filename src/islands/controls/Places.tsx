@@ -10,7 +10,7 @@ export type Place = (typeof places)[number]['path'];
 /** The ways between the views. */
 export function Places({ here }: { readonly here?: Place }) {
   return (
-    <ul className="flex gap-4 text-lg">
+    <ul className="flex flex-wrap gap-x-4 text-lg">
       {places.map(({ path, label }) => (
         <li key={path}>
           {path === here ? (

@@ -1,0 +1,95 @@
+import assert from 'node:assert/strict';
+import { afterEach, beforeEach, test } from 'node:test';
+import { By, Key } from 'selenium-webdriver';
+import { openScreen } from '../support/screen.ts';
+
+const screen = openScreen();
+beforeEach(() => screen.startAfresh());
+afterEach(() => screen.driver.manage().window().setRect({ width: 1280, height: 900 }));
+
+test('the keys are told, closed with Escape, and the single letters can be switched off', async () => {
+  const { bench, driver } = screen;
+  await bench.press('?');
+  const dialog = await bench.one('//*[@role="dialog"]');
+  assert.match(await dialog.getText(), /next knot in the ranking/);
+  await (await bench.one('//*[@role="dialog"]//label[contains(., "Single-letter keys act")]')).click();
+  await bench.press(Key.ESCAPE);
+  await bench.waitFor(async () => (await driver.findElements(By.css('[role=dialog]'))).length === 0, 'still open');
+  const knot = await bench.chosenKnot();
+  await bench.press('n');
+  assert.equal(await bench.chosenKnot(), knot);
+  await bench.open();
+  await bench.press('n');
+  assert.equal(await bench.chosenKnot(), knot, 'remembered on this device');
+});
+
+test('standing up with a tablet, the start is seen without scrolling', async () => {
+  const { bench, driver } = screen;
+  await driver.manage().window().setRect({ width: 820, height: 1180 });
+  const start = await bench.one('//*[@data-testid="start"]');
+  const { y, height } = await start.getRect();
+  assert.ok(y + height < 900, `the start ends at ${y + height}`);
+  const wide = await driver.executeScript<number>('return document.documentElement.scrollWidth - innerWidth');
+  assert.ok(wide <= 0, `the page is ${wide} px too wide`);
+});
+
+test('on a phone nothing lies outside the page', async () => {
+  const { bench, driver } = screen;
+  await driver.manage().window().setRect({ width: 500, height: 900 });
+  await bench.open();
+  const outside = await driver.executeScript<string[]>(`
+    return [...document.querySelectorAll('body *')]
+      .filter((e) => e.getClientRects().length > 0 && e.getBoundingClientRect().right > innerWidth + 1 && !e.closest('svg'))
+      .map((e) => e.outerHTML.slice(0, 90));`);
+  assert.deepEqual(outside, []);
+});
+
+test('targets are large enough for a finger', async () => {
+  const { driver } = screen;
+  const small = await driver.executeScript<string[]>(`
+    return [...document.querySelectorAll('button, a, select, input:not([type=radio]), label:has(input[type=radio]), [role=tab], [role=option]')]
+      .filter((e) => e.getClientRects().length > 0 && !e.closest('[aria-hidden=true]') && getComputedStyle(e).opacity !== '0')
+      .map((e) => [e, e.getBoundingClientRect()])
+      .filter(([, box]) => box.width > 1 && box.height > 1 && (box.height < 24 || box.width < 24))
+      .map(([e, box]) => e.outerHTML.slice(0, 80) + ' ' + box.width.toFixed(0) + '×' + box.height.toFixed(0));`);
+  assert.deepEqual(small, []);
+});
+
+test('the unit chosen on the bench holds in the other views', async () => {
+  const { bench, driver } = screen;
+  await bench.press('u');
+  await driver.get(`${screen.app.address}/fittings`);
+  await bench.waitFor(async () => /Narrow tip at, in/.test(await bench.body()), 'not inches');
+});
+
+test('the card to take home says the start, the word in this view, and the cautions', async () => {
+  const { bench, driver } = screen;
+  await bench.choose('Client', 'Tobiah');
+  const card = await driver.findElement(By.css('section[aria-hidden=true]'));
+  const text = String(await card.getAttribute('textContent'));
+  assert.match(text, /Hang the narrow tip/);
+  assert.match(text, /Left and right as seen facing him; the blade starts on his right/);
+  assert.match(text, /Nothing around the neck so tight that a finger will not pass/);
+  assert.equal(await card.isDisplayed(), false, 'on paper only');
+});
+
+test('from each view one reaches the others, and sees where one is', async () => {
+  const { bench, driver } = screen;
+  for (const [name, path] of [
+    ['Rack', '/rack'],
+    ['Buying brief', '/brief'],
+    ['Fittings', '/fittings'],
+    ['Bench', '/'],
+  ] as const) {
+    await (await bench.one(`//nav//a[normalize-space()="${name}"]`)).click();
+    await bench.waitFor(async () => (await (await bench.one('//*[@aria-current="page"]')).getText()) === name, `not at ${name}`);
+    assert.equal(new URL(await driver.getCurrentUrl()).pathname, path);
+  }
+});
+
+test('an address that is not there says so, with ways on', async () => {
+  const { bench, driver } = screen;
+  await driver.get(`${screen.app.address}/nowhere`);
+  assert.match(await bench.body(), /There is nothing at this address\./);
+  await bench.one('//a[@href="/"]');
+});

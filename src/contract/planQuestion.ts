@@ -6,7 +6,7 @@ import { fabricCodes } from '../core/tie/fabrics.ts';
 import { patternCodes } from '../core/tie/patterns.ts';
 import type { KnownOfTie } from '../core/tie/tie.ts';
 import type { LengthUnit } from '../core/units/length.ts';
-import { type Checked, check } from './check.ts';
+import { type Checked, check, read } from './check.ts';
 import { lengthOf, type Say, sayIn } from './lengths.ts';
 
 /** The most moves a plan considers: beyond them no tie is long enough. */
@@ -18,17 +18,16 @@ export const mostMoves = 12;
  */
 export function checkPlanQuestion(input: unknown): Checked<PlanQuestion> {
   const units = unitsOf(input);
-  const checked = check(schemas[units], input);
-  const outOfRange = checked.faults ?? [];
-  const together = isWhole(input)
+  const { value, faults } = read(schemas[units], input);
+  const together = isWhole(value)
     ? contradictions(
-        completeRequest(checked.value ?? input),
+        completeRequest(value),
         sayIn(units),
-        outOfRange.map(({ path }) => path),
+        faults.map(({ path }) => path),
       )
     : [];
-  const faults = [...outOfRange, ...together];
-  return checked.value && faults.length === 0 ? checked : { faults };
+  const all = [...faults, ...together];
+  return isWhole(value) && all.length === 0 ? { value } : { faults: all };
 }
 
 /** Whether it has the parts that a question cannot do without; what is in them may still be wrong. */
@@ -127,7 +126,7 @@ function lengths(table: Readonly<Record<string, Measure>>, say: Say, required: r
   );
 }
 
-export function oneOf(label: string, values: readonly string[]): Joi.AnySchema {
+function oneOf(label: string, values: readonly string[]): Joi.AnySchema {
   return Joi.any()
     .valid(...values)
     .messages({ 'any.only': `${label} must be one of: ${values.join(', ')}.`, 'any.required': `${label} is missing.` });

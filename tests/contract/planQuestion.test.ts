@@ -68,6 +68,12 @@ test('what contradicts is told beside what is out of range, where it can be judg
   ]);
 });
 
+test('an empty field beside a fault is not measured, and makes no fault of its own', () => {
+  assert.deepEqual(paths({ ...question, tie: { ...tieA, neckAtMm: '', tailMm: '', bladeMm: 3 } }), ['tie.bladeMm']);
+  assert.deepEqual(paths({ ...question, tie: { lengthMm: '', bladeMm: 85, thicknessMm: 3.2 } }), ['tie.lengthMm']);
+  assert.deepEqual(paths({ ...question, tie: { lengthMm: 1470, bladeMm: '', thicknessMm: 3.2 } }), ['tie.bladeMm']);
+});
+
 test('the defaults contradict nothing', () => {
   const request = completeRequest({ client: { heightMm: 1780, neckMm: 395 }, tie: { lengthMm: 1470, bladeMm: 80, thicknessMm: 3 } });
   assert.deepEqual(contradictions(request, String), []);

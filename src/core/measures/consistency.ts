@@ -61,7 +61,7 @@ const rules: readonly Rule[] = [
   },
   {
     path: 'tie.keeperMm',
-    uses: ['tie.neckAtMm'],
+    uses: ['tie.neckAtMm', 'tie.lengthMm'],
     broken: ({ tie }) => tie.keeperMm >= tie.neckAtMm,
     message: ({ tie }, say) => `The keeper sits on the blade, so nearer the tip than the neck (${say(tie.neckAtMm)}).`,
   },

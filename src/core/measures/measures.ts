@@ -59,7 +59,5 @@ export const measures = {
   },
 } as const satisfies Record<string, Record<string, Measure>>;
 
-export type MeasureGroup = keyof typeof measures;
-
 export const buttonRangeMm = { min: 20, max: 900 } as const;
 export const mostButtons = 12;

@@ -4,7 +4,7 @@ import { type CollarClass, classOf } from '../collar/collar.ts';
 import { collarFill } from '../collar/fill.ts';
 import { enumerateKnots } from '../knot/enumerate.ts';
 import { formatKnot } from '../knot/format.ts';
-import { type Knot, type Spoke, spokesCrossed } from '../knot/knot.ts';
+import { type Spoke, spokesCrossed } from '../knot/knot.ts';
 import { type KnotProperties, knotProperties } from '../knot/properties.ts';
 import { shapeOf } from '../tying/shape.ts';
 import { startFor } from '../tying/start.ts';
@@ -39,7 +39,6 @@ export function plan(question: PlanQuestion): Plan {
 }
 
 interface Candidate {
-  readonly knot: Knot;
   readonly word: string;
   readonly spokes: readonly Spoke[];
   readonly properties: KnotProperties;
@@ -52,7 +51,6 @@ function candidates({ maxMoves, knots }: PlanRequest['taste']): readonly Candida
   let all = catalogue.get(maxMoves);
   if (!all) {
     all = enumerateKnots(maxMoves).map((knot) => ({
-      knot,
       word: formatKnot(knot),
       spokes: spokesCrossed(knot),
       properties: knotProperties(knot),

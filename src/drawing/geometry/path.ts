@@ -1,25 +1,13 @@
-import { curveCatmullRomClosed, curveLinearClosed, line } from 'd3-shape';
+import { curveLinearClosed, line } from 'd3-shape';
 
 /** A point of a drawing in true millimetres: x to the viewer's right, y down, the collar button at the origin. */
 export type Pt = readonly [x: number, y: number];
 
 const straight = line<Pt>().curve(curveLinearClosed).digits(1);
-const soft = line<Pt>().curve(curveCatmullRomClosed.alpha(0.5)).digits(1);
-const open = line<Pt>().digits(1);
 
 /** A closed outline with straight edges. */
 export function polygon(points: readonly Pt[]): string {
   return straight(points) ?? '';
-}
-
-/** A closed outline bent smoothly through its points. */
-export function smooth(points: readonly Pt[]): string {
-  return soft(points) ?? '';
-}
-
-/** An open line. */
-export function polyline(points: readonly Pt[]): string {
-  return open(points) ?? '';
 }
 
 /** A closed outline from curve commands with rounded numbers. */

@@ -1,4 +1,4 @@
-import { mirrored, type Pt, polygon, polyline } from '../geometry/path.ts';
+import { mirrored, type Pt, polygon } from '../geometry/path.ts';
 
 /** The jacket worn open, so that the whole tie shows, in mm. */
 export interface JacketDrawing {
@@ -55,9 +55,4 @@ function waistcoat(beltY: number, neckHalf: number): NonNullable<JacketDrawing['
   const count = 5;
   const buttons = Array.from({ length: count }, (_, i): Pt => [0, vY + 14 + ((beltY + 20 - vY - 14) * i) / (count - 1)]);
   return { outline, buttons };
-}
-
-/** The line along which the lapel's width is shown. */
-export function lapelMeasureLine(drawing: JacketDrawing): string {
-  return polyline(drawing.measure);
 }

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import type { Fitting, FittingDraft } from '../../contract/fitting.ts';
 import { fittingsQuery, saveFitting } from '../records/queries.ts';
 import type { Worked } from './useWorkedPlan.ts';
@@ -28,9 +28,14 @@ export function useSaving(values: BenchValues): Saving {
   const queries = useQueryClient();
   const attempt = useRef<{ readonly what: string; readonly id: string } | undefined>(undefined);
   const saved = useRef<string | undefined>(undefined);
-  const givenUp = useRef(false);
+  // Drafts that are no longer to be tried; a try that waits for its turn looks here first.
+  const stopped = useRef(new Set<string>());
+  const [givenUp, setGivenUp] = useState(false);
   const mutation = useMutation({
-    mutationFn: (draft: FittingDraft) => saveFitting(draft),
+    mutationFn: async (draft: FittingDraft) => {
+      if (stopped.current.has(draft.id)) throw new Error('Given up before it was tried again.');
+      return saveFitting(draft);
+    },
     onSuccess: () => queries.invalidateQueries({ queryKey: fittingsQuery.queryKey }),
   });
   const now = JSON.stringify(values);
@@ -39,9 +44,11 @@ export function useSaving(values: BenchValues): Saving {
     const what = JSON.stringify([bench, knot]);
     if (attempt.current?.what !== what) attempt.current = { what, id: crypto.randomUUID() };
     saved.current = JSON.stringify(bench);
-    givenUp.current = false;
+    const { id } = attempt.current;
+    stopped.current.delete(id);
+    setGivenUp(false);
     mutation.mutate({
-      id: attempt.current.id,
+      id,
       clientId: bench.client.id,
       shirtId: bench.shirt.id,
       jacketId: bench.jacket?.id ?? null,
@@ -58,17 +65,17 @@ export function useSaving(values: BenchValues): Saving {
   };
 
   const giveUp = () => {
-    givenUp.current = true;
-    mutation.reset();
+    if (attempt.current) stopped.current.add(attempt.current.id);
+    setGivenUp(true);
   };
 
   return { state: stateOf(), save, giveUp };
 
   function stateOf(): SavingState {
-    if (mutation.isPending) return { kind: mutation.failureCount > 0 ? 'waiting' : 'saving' };
-    if (givenUp.current) return { kind: 'given-up' };
-    if (mutation.isError) return { kind: 'refused', message: mutation.error.message };
     if (mutation.data && saved.current === now) return { kind: 'saved', fitting: mutation.data };
+    if (givenUp) return { kind: 'given-up' };
+    if (mutation.isPending) return { kind: mutation.failureCount > 0 ? 'waiting' : 'saving' };
+    if (mutation.isError) return { kind: 'refused', message: mutation.error.message };
     return { kind: 'unsaved' };
   }
 }

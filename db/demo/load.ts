@@ -2,17 +2,17 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { checkFittingDraft } from '../../src/contract/fitting.ts';
-import type { ClientRecord, JacketRecord, ShirtRecord, StudioRecord, TieRecord } from '../../src/contract/records.ts';
-import { addClient } from '../../src/server/clients.ts';
-import type { Sql } from '../../src/server/database.ts';
+import { planClient, planShirt } from '../../src/contract/records/asWorn.ts';
+import { checkRecord } from '../../src/contract/records/checkRecord.ts';
+import { fieldsOf, kindCodes, kinds } from '../../src/contract/records/kinds.ts';
+import type { Kind, RecordOf, StudioRecord } from '../../src/contract/records/records.ts';
+import { inTransaction, type Queryable, type Sql } from '../../src/server/database.ts';
 import { saveFitting } from '../../src/server/fittings.ts';
-import { addJacket } from '../../src/server/jackets.ts';
-import { addShirt } from '../../src/server/shirts.ts';
+import { addRecord, findRecord } from '../../src/server/records.ts';
 import { createStudio } from '../../src/server/studios.ts';
-import { addTie } from '../../src/server/ties.ts';
 
-type Keyed<T> = T & { readonly key: string };
-type Owned<T> = Keyed<Omit<T, 'id' | 'clientId'>> & { readonly client: string | null };
+/** A demo record by what is particular to it. References are written as the other record's key. */
+type Line = Readonly<Record<string, unknown>> & { readonly key: string };
 
 interface FittingLine {
   readonly key: string;
@@ -32,61 +32,56 @@ interface FittingLine {
 export async function loadDemo(sql: Sql): Promise<boolean> {
   const kept = await sql`select 1 from studios limit 1`;
   if (kept.length > 0) return false;
-  await sql.begin(async (transaction) => fill(transaction as unknown as Sql));
+  await inTransaction(sql, fill);
   return true;
 }
 
-async function fill(sql: Sql): Promise<void> {
+async function fill(sql: Queryable): Promise<void> {
   const studio: StudioRecord = { id: idOf('studio', 'lanternmoor'), ...read<Omit<StudioRecord, 'id'>>('studio') };
   await createStudio(sql, studio);
-
-  const clients = read<Keyed<Omit<ClientRecord, 'id'>>[]>('clients');
-  for (const { key, ...client } of clients) await addClient(sql, studio.id, { id: idOf('client', key), ...client });
-
-  const shirts = owned<ShirtRecord>('shirt', read('shirts'));
-  for (const shirt of shirts.values()) await addShirt(sql, studio.id, shirt);
-  const jackets = owned<JacketRecord>('jacket', read('jackets'));
-  for (const jacket of jackets.values()) await addJacket(sql, studio.id, jacket);
-  const ties = owned<TieRecord>('tie', read('ties'));
-  for (const tie of ties.values()) await addTie(sql, studio.id, tie);
-
-  for (const line of read<FittingLine[]>('fittings')) {
-    const client = clients.find(({ key }) => key === line.client);
-    const shirt = shirts.get(line.shirt);
-    const jacket = jackets.get(line.jacket);
-    const tie = ties.get(line.tie);
-    if (!client || !shirt || !jacket || !tie) throw new Error(`The demo fitting “${line.key}” names a record that is not there.`);
-    const { value, faults } = checkFittingDraft({
-      id: idOf('fitting', line.key),
-      clientId: idOf('client', line.client),
-      shirtId: shirt.id,
-      jacketId: jacket.id,
-      tieId: tie.id,
-      clientName: client.name,
-      shirtLabel: shirt.label,
-      jacketLabel: jacket.label,
-      tieLabel: tie.label,
-      cloth: { tie: tie.colours, shirt: shirt.colour, jacket: jacket.colour },
-      question: { client, shirt, jacket, tie, units: studio.units },
-      knot: line.knot,
-      note: line.note,
-    });
-    if (faults) throw new Error(`The demo fitting “${line.key}”: ${faults.map(({ message }) => message).join(' ')}`);
-    await saveFitting(sql, studio.id, value, new Date(line.at));
+  for (const kind of kindCodes) {
+    for (const line of read<Line[]>(kind)) await addRecord(sql, studio.id, kind, demoRecord(kind, line));
   }
+  for (const line of read<FittingLine[]>('fittings')) await fit(sql, studio, line);
+}
+
+function demoRecord<K extends Kind>(kind: K, { key, ...line }: Line): RecordOf[K] {
+  const references = fieldsOf(kind).flatMap(([name, field]) => {
+    const other = line[name];
+    return field.kind === 'reference' && typeof other === 'string' ? [[name, idOf(field.to, other)]] : [];
+  });
+  const { value, faults } = checkRecord(kind, { ...kinds[kind].fresh, ...line, ...Object.fromEntries(references), id: idOf(kind, key) }, 'cm');
+  if (faults) throw new Error(`The demo ${kinds[kind].one} “${key}”: ${faults.map(({ message }) => message).join(' ')}`);
+  return value;
+}
+
+async function fit(sql: Queryable, studio: StudioRecord, line: FittingLine): Promise<void> {
+  const find = <K extends Kind>(kind: K, key: string) => findRecord(sql, studio.id, kind, idOf(kind, key));
+  const client = await find('clients', line.client);
+  const shirt = await find('shirts', line.shirt);
+  const jacket = await find('jackets', line.jacket);
+  const tie = await find('ties', line.tie);
+  const { value, faults } = checkFittingDraft({
+    id: idOf('fitting', line.key),
+    clientId: client.id,
+    shirtId: shirt.id,
+    jacketId: jacket.id,
+    tieId: tie.id,
+    clientName: client.name,
+    shirtLabel: shirt.label,
+    jacketLabel: jacket.label,
+    tieLabel: tie.label,
+    cloth: { tie: tie.colours, shirt: shirt.colour, jacket: jacket.colour },
+    question: { client: planClient(client), shirt: planShirt(shirt), jacket, tie, units: studio.units },
+    knot: line.knot,
+    note: line.note,
+  });
+  if (faults) throw new Error(`The demo fitting “${line.key}”: ${faults.map(({ message }) => message).join(' ')}`);
+  await saveFitting(sql, studio.id, value, new Date(line.at));
 }
 
 function read<T>(name: string): T {
   return JSON.parse(readFileSync(join(import.meta.dirname, `${name}.json`), 'utf8')) as T;
-}
-
-function owned<T extends { readonly id: string; readonly clientId: string | null }>(kind: string, lines: Owned<T>[]): Map<string, T> {
-  return new Map(
-    lines.map(({ key, client, ...rest }) => [
-      key,
-      { ...rest, id: idOf(kind, key), clientId: client === null ? null : idOf('client', client) } as unknown as T,
-    ]),
-  );
 }
 
 /** A stable UUID for a demo record. */

@@ -1,8 +1,9 @@
 import Joi from 'joi';
 import type { KnotPlan, PlanQuestion, PlanRequest } from '../core/index.ts';
+import { someColour as colour, identifier as id, text as label, mostTieColours } from './atoms.ts';
 import { type Checked, check } from './check.ts';
 import { checkPlanQuestion } from './planQuestion.ts';
-import { mostTieColours } from './records.ts';
+import { longestNote } from './records/kinds.ts';
 
 /** The cloth a fitting is drawn in, so that an old one looks as it did. */
 export interface ClothColours {
@@ -45,46 +46,23 @@ export interface FittingSummary
 }
 
 const longestLabel = 120;
-export const longestNote = 2000;
 
-const colour = Joi.string()
-  .pattern(/^#[0-9a-f]{6}$/)
-  .messages({ 'string.pattern.base': 'A colour is written as # and six hexadecimal digits.' });
-
-const id = (label: string) =>
-  Joi.string()
-    .guid()
-    .messages({ 'string.guid': `${label} is not a valid identifier.`, 'string.base': `${label} is not a valid identifier.` });
-
-const label = (what: string) =>
-  Joi.string()
-    .trim()
-    .max(longestLabel)
-    .messages({
-      'any.required': `${what} is missing.`,
-      'string.base': `${what} is missing.`,
-      'string.empty': `${what} is missing.`,
-      'string.trim': `${what} starts or ends with a space.`,
-      'string.max': `${what} is longer than ${longestLabel} characters.`,
-    });
-
-const draftSchema = Joi.object<FittingDraft>({
+/** What a draft and a kept fitting have in common. */
+const draftFields = {
   id: id('The fitting').required().messages({ 'any.required': 'The fitting has no identifier.' }),
   clientId: id('The client').allow(null).default(null),
   shirtId: id('The shirt').allow(null).default(null),
   jacketId: id('The jacket').allow(null).default(null),
   tieId: id('The tie').allow(null).default(null),
-  clientName: label('The client’s name').required(),
-  shirtLabel: label('The shirt’s name').required(),
-  jacketLabel: label('The jacket’s name').allow(null).default(null),
-  tieLabel: label('The tie’s name').required(),
+  clientName: label('The client’s name', longestLabel).required(),
+  shirtLabel: label('The shirt’s name', longestLabel).required(),
+  jacketLabel: label('The jacket’s name', longestLabel).allow(null).default(null),
+  tieLabel: label('The tie’s name', longestLabel).required(),
   cloth: Joi.object({
     tie: Joi.array().items(colour).min(1).max(mostTieColours).required(),
     shirt: colour.required(),
     jacket: colour.allow(null).default(null),
   }).required(),
-  question: Joi.any().required().messages({ 'any.required': 'The measures are missing.' }),
-  knot: Joi.string().max(120).required().messages({ 'any.required': 'Choose a knot before saving.' }),
   note: Joi.string()
     .allow('')
     .max(longestNote)
@@ -92,6 +70,12 @@ const draftSchema = Joi.object<FittingDraft>({
     .messages({
       'string.max': `A note holds ${longestNote} characters at most.`,
     }),
+};
+
+const draftSchema = Joi.object<FittingDraft>({
+  ...draftFields,
+  question: Joi.any().required().messages({ 'any.required': 'The measures are missing.' }),
+  knot: Joi.string().max(120).required().messages({ 'any.required': 'Choose a knot before saving.' }),
 })
   .required()
   .messages({ 'object.base': 'A fitting must be an object.', 'any.required': 'The fitting is empty.' });
@@ -107,4 +91,22 @@ export function checkFittingDraft(input: unknown): Checked<FittingDraft> {
   ];
   if (draft.value && question?.value) return { value: { ...draft.value, question: question.value } };
   return { faults };
+}
+
+const keptSchema = Joi.object<Fitting>({
+  ...draftFields,
+  knot: Joi.string()
+    .pattern(/^([LCR][io] )+T$/)
+    .required(),
+  request: Joi.object().unknown().required().messages({ 'any.required': 'The measures are missing.' }),
+  answer: Joi.object().unknown().required().messages({ 'any.required': 'The answer is missing.' }),
+  createdAt: Joi.string().isoDate().required().messages({ '*': 'The day of the fitting is missing or no date.' }),
+}).required();
+
+/** Checks a fitting that was kept elsewhere: its measures by today's rules, its answer as it was. */
+export function checkKeptFitting(input: unknown): Checked<Fitting> {
+  const kept = check(keptSchema, input);
+  if (kept.faults) return kept;
+  const { faults } = checkPlanQuestion(kept.value.request);
+  return faults ? { faults: faults.map(({ path, message }) => ({ path: `request.${path}`, message })) } : kept;
 }

@@ -1,11 +1,15 @@
 import Joi from 'joi';
+import { fronts, takings } from '../core/body/frontDrop.ts';
+import { jacketWorn } from '../core/jacket/jackets.ts';
 import { contradictions } from '../core/measures/consistency.ts';
-import { buttonRangeMm, type Measure, measures, mostButtons } from '../core/measures/measures.ts';
+import { type Measure, measures } from '../core/measures/measures.ts';
+import { likings } from '../core/plan/habits.ts';
 import { completeRequest, type PlanQuestion } from '../core/plan/request.ts';
 import { fabricCodes } from '../core/tie/fabrics.ts';
 import { patternCodes } from '../core/tie/patterns.ts';
-import type { KnownOfTie } from '../core/tie/tie.ts';
+import { type KnownOfTie, tieEnds } from '../core/tie/tie.ts';
 import type { LengthUnit } from '../core/units/length.ts';
+import { buttons, oneOf, profile } from './atoms.ts';
 import { type Checked, check, read } from './check.ts';
 import { lengthOf, type Say, sayIn } from './lengths.ts';
 
@@ -54,14 +58,19 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
     client: group('The client', {
       ...lengths(measures.client, say, ['heightMm', 'neckMm']),
       frontDropMm: lengthOf(measures.client.frontDropMm, say).allow(null),
+      frontDropHow: oneOf('How the front drop was taken', Object.keys(takings)),
+      front: oneOf('The front', Object.keys(fronts)),
       blade: oneOf('The blade side', ['right', 'left']),
     }).required(),
     shirt: group('The shirt', {
       ...lengths(measures.shirt, say, []),
       buttonsMm: buttons(say),
+      pointsHeld: Joi.boolean().messages({ 'boolean.base': 'Whether the points are fastened is either true or false.' }),
     }),
     jacket: group('The jacket', {
       ...lengths(measures.jacket, say, ['lapelMm']),
+      buttoningMm: lengthOf(measures.jacket.buttoningMm, say).allow(null),
+      worn: oneOf('How the jacket is worn', Object.keys(jacketWorn)),
       waistcoat: Joi.boolean().messages({ 'boolean.base': 'Waistcoat is either true or false.' }),
     }).allow(null),
     tie: tieSchema(say).required(),
@@ -80,6 +89,7 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
           'number.max': `A plan looks at ${mostMoves} moves at most.`,
         }),
       knots: oneOf('The choice of knots', ['named', 'all']),
+      ...Object.fromEntries(Object.entries(likings).map(([key, choices]) => [key, oneOf(`The liking “${key}”`, Object.keys(choices))])),
     }),
     units: oneOf('The unit', ['cm', 'in']),
   })
@@ -92,6 +102,8 @@ function tieSchema(say: Say): Joi.ObjectSchema<KnownOfTie> {
     ...lengths(measures.tie, say, ['lengthMm', 'bladeMm', 'thicknessMm']),
     fabric: oneOf('The fabric', fabricCodes),
     pattern: oneOf('The pattern', patternCodes),
+    ends: oneOf('The ends', Object.keys(tieEnds)),
+    profile: profile(say),
   });
 }
 
@@ -124,24 +136,4 @@ function lengths(table: Readonly<Record<string, Measure>>, say: Say, required: r
       return [key, required.includes(key) ? schema.required() : schema];
     }),
   );
-}
-
-function oneOf(label: string, values: readonly string[]): Joi.AnySchema {
-  return Joi.any()
-    .valid(...values)
-    .messages({ 'any.only': `${label} must be one of: ${values.join(', ')}.`, 'any.required': `${label} is missing.` });
-}
-
-function buttons(say: Say): Joi.ArraySchema {
-  const { min, max } = buttonRangeMm;
-  const range = `Buttons sit between ${say(min)} and ${say(max)} below the collar button.`;
-  return Joi.array()
-    .items(Joi.number().strict().min(min).max(max).messages({ 'number.base': range, 'number.min': range, 'number.max': range }))
-    .min(1)
-    .max(mostButtons)
-    .messages({
-      'array.base': 'The buttons must be a list of lengths.',
-      'array.min': 'A shirt has at least one button below the collar.',
-      'array.max': `A shirt has at most ${mostButtons} buttons.`,
-    });
 }

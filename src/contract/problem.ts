@@ -6,7 +6,12 @@ export interface ProblemBody {
     readonly code: string;
     readonly message: string;
     readonly fields: readonly Fault[];
+    /** What is kept now, where a change was made in between. */
+    readonly current?: unknown;
   };
 }
+
+/** Someone else changed the record since it was read. */
+export const changedInBetween = 'changed-meanwhile';
 
 export const recordsUnreachable = 'records-unreachable';

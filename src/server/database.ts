@@ -2,7 +2,7 @@ import postgres from 'postgres';
 
 export type Sql = postgres.Sql;
 /** What a statement can run on: the pool, or a transaction of it. */
-export type Queryable = postgres.Sql | postgres.TransactionSql;
+export type Queryable = postgres.ISql;
 
 const connectSeconds = 3;
 
@@ -54,4 +54,21 @@ export function isConnectionLoss(error: unknown): boolean {
 /** The constraint a statement broke, if it broke one. */
 export function brokenConstraint(error: unknown): string | undefined {
   return error instanceof postgres.PostgresError && error.code.startsWith('23') ? error.constraint_name : undefined;
+}
+
+const uuid = /^[0-9a-f]{8}-(?:[0-9a-f]{4}-){3}[0-9a-f]{12}$/i;
+
+/** Whether a text can be the id of a record at all. */
+export function isUuid(text: string): boolean {
+  return uuid.test(text);
+}
+
+/** Runs all of it or nothing: in a transaction of its own, or in the one it is already part of. */
+export async function inTransaction<T>(sql: Queryable, run: (transaction: Queryable) => Promise<T>): Promise<T> {
+  if (!isPool(sql)) return run(sql);
+  return (await sql.begin((transaction) => run(transaction))) as T;
+}
+
+function isPool(sql: Queryable): sql is Sql {
+  return 'begin' in sql;
 }

@@ -1,6 +1,6 @@
 import type { Fitting, FittingDraft, FittingSummary } from '../contract/fitting.ts';
 import { completeRequest, type KnotPlan, plan } from '../core/index.ts';
-import { brokenConstraint, type Queryable, type Sql } from './database.ts';
+import { brokenConstraint, isUuid, type Queryable } from './database.ts';
 import { invalid, notFound } from './http/problem.ts';
 
 const mostListed = 200;
@@ -19,43 +19,61 @@ export async function listFittings(sql: Queryable, studioId: string): Promise<Fi
 
 /** One fitting as it was saved. Refuses an id that is not there. */
 export async function findFitting(sql: Queryable, studioId: string, id: string): Promise<Fitting> {
-  const rows = uuid.test(id)
+  const rows = isUuid(id)
     ? await sql<Fitting[]>`
-        select id, client_id, shirt_id, jacket_id, tie_id, client_name, shirt_label, jacket_label, tie_label,
-          cloth, request, knot, answer, note, created_at
-        from fittings where studio_id = ${studioId} and id = ${id}`
+        select ${fittingColumns(sql)} from fittings where studio_id = ${studioId} and id = ${id}`
     : [];
   const [fitting] = rows;
   if (!fitting) throw notFound('fitting');
   return fitting;
 }
 
-const uuid = /^[0-9a-f]{8}-(?:[0-9a-f]{4}-){3}[0-9a-f]{12}$/i;
-
 /**
  * Works the fitting out and keeps inputs and answer together. Saving the same id again
  * returns the fitting that is already there. `createdAt` is for records brought in from elsewhere.
  */
-export async function saveFitting(sql: Sql, studioId: string, draft: FittingDraft, createdAt = new Date()): Promise<Fitting> {
+export async function saveFitting(sql: Queryable, studioId: string, draft: FittingDraft, createdAt = new Date()): Promise<Fitting> {
   const { question, ...rest } = draft;
-  const request = completeRequest(question);
-  const answer = answerFor(draft);
+  const fitting = { ...rest, request: completeRequest(question), answer: answerFor(draft), createdAt: createdAt.toISOString() };
   try {
-    await sql`
-      insert into fittings ${sql({
-        ...rest,
-        studioId,
-        cloth: sql.json({ ...rest.cloth, tie: [...rest.cloth.tie] }),
-        request: sql.json(asJson(request)),
-        answer: sql.json(asJson(answer)),
-        createdAt,
-      })} on conflict (id) do nothing`;
+    await keepFitting(sql, studioId, fitting);
   } catch (error) {
     const owner = brokenConstraint(error)?.match(/^fittings_(client|shirt|jacket|tie)_id_fkey$/)?.[1];
     if (owner) throw invalid([{ path: `${owner}Id`, message: `This ${owner} is no longer in the studio’s records.` }]);
     throw error;
   }
   return findFitting(sql, studioId, draft.id);
+}
+
+/** Writes a fitting as it is; leaves one of the same id as it is. */
+export async function keepFitting(sql: Queryable, studioId: string, fitting: Fitting): Promise<void> {
+  const { cloth, request, answer, ...rest } = fitting;
+  await sql`
+    insert into fittings ${sql({
+      ...rest,
+      studioId,
+      cloth: sql.json(asJson(cloth)),
+      request: sql.json(asJson(request)),
+      answer: sql.json(asJson(answer)),
+    })} on conflict (id) do nothing`;
+}
+
+/** Every fitting, oldest first. */
+export async function everyFitting(sql: Queryable, studioId: string): Promise<Fitting[]> {
+  const rows = await sql<Fitting[]>`select ${fittingColumns(sql)} from fittings where studio_id = ${studioId} order by created_at, id`;
+  return [...rows];
+}
+
+/** Those of the ids under which a fitting is kept. */
+export async function fittingIds(sql: Queryable, studioId: string, ids: readonly string[]): Promise<Set<string>> {
+  const rows = await sql<{ id: string }[]>`
+    select id from fittings where studio_id = ${studioId} and id = any(${ids.filter(isUuid)}::uuid[])`;
+  return new Set(rows.map(({ id }) => id));
+}
+
+function fittingColumns(sql: Queryable) {
+  return sql`id, client_id, shirt_id, jacket_id, tie_id, client_name, shirt_label, jacket_label, tie_label,
+    cloth, request, knot, answer, note, created_at`;
 }
 
 function answerFor({ question, knot }: FittingDraft): KnotPlan {

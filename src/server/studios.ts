@@ -1,4 +1,4 @@
-import type { StudioRecord } from '../contract/records.ts';
+import type { StudioRecord } from '../contract/records/records.ts';
 import type { Queryable } from './database.ts';
 import { Problem } from './http/problem.ts';
 
@@ -12,4 +12,9 @@ export async function theStudio(sql: Queryable): Promise<StudioRecord> {
 /** Creates the studio, when there is none; a second call changes nothing. */
 export async function createStudio(sql: Queryable, studio: StudioRecord): Promise<void> {
   await sql`insert into studios ${sql({ ...studio })} on conflict do nothing`;
+}
+
+/** Renames the studio, or lets it read in another unit. */
+export async function changeStudio(sql: Queryable, { id, name, units }: StudioRecord): Promise<void> {
+  await sql`update studios set ${sql({ name, units })} where id = ${id}`;
 }

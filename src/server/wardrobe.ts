@@ -1,19 +1,35 @@
-import type { Wardrobe } from '../contract/records.ts';
-import { listClients } from './clients.ts';
-import type { Sql } from './database.ts';
-import { listJackets } from './jackets.ts';
-import { listShirts } from './shirts.ts';
+import type { ClientRecord, Kind, Wardrobe } from '../contract/records/records.ts';
+import type { Queryable, Sql } from './database.ts';
+import { findRecord, listRecords } from './records.ts';
 import { theStudio } from './studios.ts';
-import { listTies } from './ties.ts';
 
-/** All that a fitting can be made from. */
-export async function wardrobe(sql: Sql): Promise<Wardrobe> {
+/** As many pieces as one client is ever dressed from. */
+const mostPieces = 10_000;
+
+/**
+ * All that one client can be dressed from. Without an id, the client fitted last; `null` for
+ * a studio that keeps none yet.
+ */
+export async function wardrobe(sql: Sql, clientId?: string): Promise<Wardrobe> {
   const studio = await theStudio(sql);
-  const [clients, shirts, jackets, ties] = await Promise.all([
-    listClients(sql, studio.id),
-    listShirts(sql, studio.id),
-    listJackets(sql, studio.id),
-    listTies(sql, studio.id),
+  const client = clientId ? await findRecord(sql, studio.id, 'clients', clientId) : await clientAtHand(sql, studio.id);
+  const worn = <K extends Kind>(kind: K) =>
+    listRecords(sql, studio.id, kind, { ...(client ? { wearableBy: client.id } : { clientId: null }), most: mostPieces }).then(
+      ({ rows }) => rows,
+    );
+  const [outfits, shirts, jackets, ties, squares] = await Promise.all([
+    client ? worn('outfits') : [],
+    worn('shirts'),
+    worn('jackets'),
+    worn('ties'),
+    worn('squares'),
   ]);
-  return { studio, clients, shirts, jackets, ties };
+  return { studio, client, outfits, shirts, jackets, ties, squares };
+}
+
+async function clientAtHand(sql: Queryable, studioId: string): Promise<ClientRecord | null> {
+  const [latest] = await sql<{ id: string }[]>`
+    select id from clients where studio_id = ${studioId} and not archived
+    order by (select max(created_at) from fittings where client_id = clients.id) desc nulls last, lower(name), id limit 1`;
+  return latest ? findRecord(sql, studioId, 'clients', latest.id) : null;
 }

@@ -8,7 +8,7 @@ import { root } from '../../scripts/machine/paths.ts';
 
 const forbidden: readonly [path: string, from: string][] = [
   ['src/core/plan/a.ts', '../../server/database.ts'],
-  ['src/core/plan/b.ts', '../../contract/records.ts'],
+  ['src/core/plan/b.ts', '../../contract/records/records.ts'],
   ['src/core/plan/c.ts', 'react'],
   ['src/core/plan/d.ts', 'node:fs'],
   ['src/contract/e.ts', '../server/log.ts'],

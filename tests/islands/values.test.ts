@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import type { Fitting } from '../../src/contract/fitting.ts';
 import { checkPlanQuestion } from '../../src/contract/planQuestion.ts';
-import type { ClientRecord, JacketRecord, ShirtRecord, TieRecord, Wardrobe } from '../../src/contract/records.ts';
+import type { ClientRecord, JacketRecord, ShirtRecord, TieRecord, Wardrobe } from '../../src/contract/records/records.ts';
 import { completeRequest, plan } from '../../src/core/index.ts';
 import { benchOfFitting, freshBench, withAim, withClient, withJacket, withShirt, withTie } from '../../src/islands/bench/values.ts';
 import { tieA, tieB } from '../support/ties.ts';

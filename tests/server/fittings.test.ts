@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { randomUUID } from 'node:crypto';
 import { after, before, test } from 'node:test';
 import type { Fitting, FittingDraft, FittingSummary } from '../../src/contract/fitting.ts';
-import type { Wardrobe } from '../../src/contract/records.ts';
+import type { Wardrobe } from '../../src/contract/records/records.ts';
 import { completeRequest } from '../../src/core/index.ts';
 import { type App, startApp } from '../support/app.ts';
 import { question, tieB } from '../support/ties.ts';

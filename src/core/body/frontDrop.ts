@@ -8,19 +8,50 @@ export interface FrontDrop extends Estimate {
   readonly measured: boolean;
 }
 
-const beltTopShareOfHeight = 0.255;
-const estimatedSdMm = 20;
-const measuredSdMm = 5;
-
-/**
- * Collar button to the top edge of the belt, down the front. Measured with a tape where it
- * was; otherwise supposed from height, which is good to about 20 mm.
- */
-export function frontDropOf(client: { readonly heightMm: number; readonly frontDropMm: number | null }): FrontDrop {
-  return client.frontDropMm === null
-    ? { meanMm: beltTopShareOfHeight * client.heightMm, sdMm: estimatedSdMm, measured: false }
-    : { meanMm: client.frontDropMm, sdMm: measuredSdMm, measured: true };
+interface Front {
+  readonly label: string;
+  /** Belt top below the collar button, as a share of height. */
+  readonly shareOfHeight: number;
+  /** How far a drop that no tape took may be off, mm. */
+  readonly estimatedSdMm: number;
 }
 
-/** Usual height of a belt: its middle lies half of it below the top edge. */
-export const beltHeightMm = 35;
+/** How fronts are cut and worn. A women's front runs over the bust to a higher belt, and varies more. */
+export const fronts = {
+  mens: { label: 'men’s', shareOfHeight: 0.255, estimatedSdMm: 20 },
+  womens: { label: 'women’s', shareOfHeight: 0.25, estimatedSdMm: 30 },
+} as const satisfies Record<string, Front>;
+
+export type FrontCode = keyof typeof fronts;
+
+/** How a measure was taken. */
+export const takings = {
+  tape: { label: 'with a tape' },
+  estimate: { label: 'estimated' },
+} as const;
+
+export type Taking = keyof typeof takings;
+
+const tapeSdMm = 5;
+
+export interface FrontOf {
+  readonly heightMm: number;
+  readonly frontDropMm: number | null;
+  readonly frontDropHow?: Taking;
+  readonly front?: FrontCode;
+}
+
+/**
+ * Collar button to the top edge of the belt, down the front. Taken with a tape where it was,
+ * otherwise estimated by eye, otherwise supposed from height; both of these are known less well.
+ */
+export function frontDropOf({ heightMm, frontDropMm, frontDropHow = 'tape', front = 'mens' }: FrontOf): FrontDrop {
+  const { shareOfHeight, estimatedSdMm } = fronts[front];
+  if (frontDropMm === null) return { meanMm: shareOfHeight * heightMm, sdMm: estimatedSdMm, measured: false };
+  return frontDropHow === 'tape'
+    ? { meanMm: frontDropMm, sdMm: tapeSdMm, measured: true }
+    : { meanMm: frontDropMm, sdMm: estimatedSdMm, measured: false };
+}
+
+/** A belt as most are, mm: its middle lies half of it below the top edge. */
+export const usualBeltHeightMm = 35;

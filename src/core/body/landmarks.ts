@@ -1,4 +1,4 @@
-import { type Estimate, frontDropOf } from './frontDrop.ts';
+import { type Estimate, type FrontOf, frontDropOf } from './frontDrop.ts';
 
 export interface Landmark extends Estimate {
   readonly name: string;
@@ -26,10 +26,7 @@ export function buttonName(index: number): string {
 }
 
 /** Landmarks down the front by which a narrow tip is placed, from the top. */
-export function landmarksOf(
-  client: { readonly heightMm: number; readonly frontDropMm: number | null },
-  buttonsMm: readonly number[],
-): Landmark[] {
+export function landmarksOf(client: FrontOf, buttonsMm: readonly number[]): Landmark[] {
   const drop = frontDropOf(client);
   const landmarks: Landmark[] = [
     ...bodyShares.map(({ name, share }): Landmark => ({ name, kind: 'body', meanMm: share * client.heightMm, sdMm: bodySdMm })),

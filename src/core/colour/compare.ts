@@ -1,5 +1,5 @@
 import { converter, differenceCiede2000, formatHex } from 'culori';
-import { type ColourShare, sharesOf } from './cloth.ts';
+import { type ColouredCloth, type ColourShare, sharesOf } from './cloth.ts';
 
 export interface Lab {
   /** CIELAB lightness, 0 black to 100 white. */
@@ -58,9 +58,9 @@ const undertoneFrom = 8;
 /** Warm colours lie toward orange, cool ones away from it: the direction in the a-b plane, radians. */
 const warmHue = (60 * Math.PI) / 180;
 
-/** How a tie stands against a shirt, by lightness, difference and undertone. Both by their colours, ground first. */
-export function tieOnShirt(tieColours: readonly string[], shirtColour: string): TieOnShirt {
-  const tie = mixOf(sharesOf(tieColours));
+/** How a tie stands against a shirt, by lightness, difference and undertone. The tie by its colours and their shares. */
+export function tieOnShirt(cloth: ColouredCloth, shirtColour: string): TieOnShirt {
+  const tie = mixOf(sharesOf(cloth));
   const shirt = labOf(shirtColour);
   const contrast = shirt.lightness - tie.lightness;
   const difference = colourDifference(tie, shirt);

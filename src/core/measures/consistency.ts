@@ -1,3 +1,4 @@
+import { frontDropOf } from '../body/frontDrop.ts';
 import type { PlanRequest } from '../plan/request.ts';
 import type { Fault } from './faults.ts';
 
@@ -10,6 +11,8 @@ interface Rule {
   readonly broken: (request: PlanRequest) => boolean;
   readonly message: (request: PlanRequest, say: Say) => string;
 }
+
+const belowBeltMm = 80;
 
 /** What cannot be true together even though each measure alone can be. */
 const rules: readonly Rule[] = [
@@ -58,6 +61,19 @@ const rules: readonly Rule[] = [
     uses: ['tie.lengthMm', 'tie.bladeMm', 'tie.tailMm'],
     broken: ({ tie }) => tie.neckAtMm <= tie.bladeMm || tie.neckAtMm >= tie.lengthMm - tie.tailMm,
     message: ({ tie }, say) => `The narrowest part cannot be ${say(tie.neckAtMm)} from the tip of a tie ${say(tie.lengthMm)} long.`,
+  },
+  {
+    path: 'tie.profile',
+    uses: ['tie.lengthMm', 'tie.bladeMm'],
+    broken: ({ tie }) => (tie.profile ?? []).some(({ atMm, widthMm }) => atMm >= tie.lengthMm || widthMm > tie.bladeMm),
+    message: ({ tie }, say) =>
+      `Each measured width lies on the tie (${say(tie.lengthMm)} long) and is no wider than the blade (${say(tie.bladeMm)}).`,
+  },
+  {
+    path: 'jacket.buttoningMm',
+    uses: ['client.frontDropMm', 'client.heightMm'],
+    broken: ({ jacket, client }) => (jacket?.buttoningMm ?? 0) > frontDropOf(client).meanMm + belowBeltMm,
+    message: ({ jacket }, say) => `A jacket does not close ${say(jacket?.buttoningMm ?? 0)} down, so far below the belt.`,
   },
   {
     path: 'tie.keeperMm',

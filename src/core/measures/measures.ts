@@ -26,6 +26,7 @@ export const measures = {
       maxMm: 750,
       how: 'collar button down the front to the top edge of the belt, trousers on',
     },
+    beltHeightMm: { label: 'Belt height', minMm: 15, maxMm: 80, how: 'top edge to bottom edge of the belt he wears' },
     crossingGapMm: { label: 'Crossing gap', minMm: 0, maxMm: 60, how: 'room he leaves between the button and where the ends cross' },
   },
   shirt: {
@@ -39,9 +40,11 @@ export const measures = {
       fineness: 'fine',
       how: 'what the tie goes round beyond the collar size',
     },
+    standMm: { label: 'Collar stand', minMm: 15, maxMm: 70, fineness: 'fine', how: 'height of the collar’s band at the button' },
   },
   jacket: {
     lapelMm: { label: 'Lapel width', minMm: 30, maxMm: 160, how: 'at its broadest, square to the roll' },
+    buttoningMm: { label: 'Buttoning point', minMm: 120, maxMm: 700, how: 'collar button down to the button that closes the jacket' },
   },
   tie: {
     lengthMm: { label: 'Length', minMm: 600, maxMm: 2000, how: 'tip to tip, laid flat' },
@@ -61,3 +64,6 @@ export const measures = {
 
 export const buttonRangeMm = { min: 20, max: 900 } as const;
 export const mostButtons = 12;
+
+/** Widths measured along a tie, between blade and tail. */
+export const mostWidths = 12;

@@ -1,17 +1,20 @@
 import { frontDropOf } from '../body/frontDrop.ts';
+import { frontEdge, pointsUnderFronts } from '../jacket/opening.ts';
 import { formatLength } from '../units/length.ts';
 import type { KnotPlan } from './knotPlan.ts';
 import { landingAt } from './landing.ts';
 import type { PlanRequest } from './request.ts';
 
 export interface Advice {
-  readonly code: 'no-knot-lands' | 'aim-at-edge' | 'drop-estimated';
+  readonly code: 'no-knot-lands' | 'aim-at-edge' | 'drop-estimated' | 'points-outside';
   readonly text: string;
 }
 
 /** What is worth saying about the whole outfit. `knots` best first. */
 export function adviceFor(request: PlanRequest, knots: readonly KnotPlan[]): Advice[] {
-  return [noKnotLands(request, knots), aimAtEdge(request, knots), dropEstimated(request)].filter((each) => each !== undefined);
+  return [noKnotLands(request, knots), aimAtEdge(request, knots), dropEstimated(request), pointsOutside(request)].filter(
+    (each) => each !== undefined,
+  );
 }
 
 function noKnotLands({ tie, units }: PlanRequest, knots: readonly KnotPlan[]): Advice | undefined {
@@ -47,6 +50,19 @@ function dropEstimated({ client, units }: PlanRequest): Advice | undefined {
   if (drop.measured) return undefined;
   return {
     code: 'drop-estimated',
-    text: `The front drop is supposed from height: ${formatLength(drop.meanMm, units)}, give or take ${formatLength(drop.sdMm, units)}. A tape, collar button to belt top, narrows it.`,
+    text: `The front drop is ${client.frontDropMm === null ? 'supposed from height' : 'an estimate'}: ${formatLength(drop.meanMm, units)}, give or take ${formatLength(drop.sdMm, units)}. A tape, collar button to belt top, narrows it.`,
+  };
+}
+
+const worthTellingMm = 3;
+
+/** Points that end on the shirt front lift and curl; under a closed jacket's fronts they lie. */
+function pointsOutside({ client, shirt, jacket, units }: PlanRequest): Advice | undefined {
+  if (jacket?.worn !== 'closed') return undefined;
+  const under = pointsUnderFronts(shirt, frontEdge(jacket, client.neckMm, frontDropOf(client).meanMm));
+  if (under >= -worthTellingMm) return undefined;
+  return {
+    code: 'points-outside',
+    text: `The collar’s points end ${formatLength(-under, units)} short of the jacket’s fronts: a wider or longer collar would tuck under them.`,
   };
 }

@@ -1,5 +1,8 @@
+import { type FrontCode, type Taking, usualBeltHeightMm } from '../body/frontDrop.ts';
+import type { JacketWorn } from '../jacket/jackets.ts';
 import { type KnownOfTie, supposeTie, type Tie } from '../tie/tie.ts';
 import type { LengthUnit } from '../units/length.ts';
+import type { Liking } from './habits.ts';
 
 /** Everything a plan is made from, complete. Lengths in mm. */
 export interface PlanRequest {
@@ -8,6 +11,9 @@ export interface PlanRequest {
     readonly neckMm: number;
     /** Collar button to belt top with a tape; `null` to suppose it from height. */
     readonly frontDropMm: number | null;
+    readonly frontDropHow: Taking;
+    readonly front: FrontCode;
+    readonly beltHeightMm: number;
     readonly blade: 'right' | 'left';
     readonly crossingGapMm: number;
   };
@@ -17,12 +23,20 @@ export interface PlanRequest {
     readonly tieSpaceMm: number;
     readonly collarAllowanceMm: number;
     readonly buttonsMm: readonly number[];
+    /** Points that are buttoned or pinned down keep the neck band covered. */
+    readonly pointsHeld: boolean;
   };
-  readonly jacket: { readonly lapelMm: number; readonly waistcoat: boolean } | null;
+  readonly jacket: {
+    readonly lapelMm: number;
+    readonly waistcoat: boolean;
+    readonly worn: JacketWorn;
+    /** Collar button to the button that closes it; `null` to suppose it from the belt. */
+    readonly buttoningMm: number | null;
+  } | null;
   readonly tie: Tie;
   /** `offsetMm` from the belt top, positive = lower; the tolerance lies around the place aimed at. */
   readonly aim: { readonly offsetMm: number; readonly aboveMm: number; readonly belowMm: number };
-  readonly taste: {
+  readonly taste: Liking & {
     readonly collarRule: 'thirds' | 'proportion';
     readonly lapelRule: 'match' | 'within-inch';
     readonly maxMoves: number;
@@ -45,11 +59,34 @@ export interface PlanQuestion {
 
 /** What is supposed where nothing was said: a semi-spread collar, the belt top with 25 mm to spare above. */
 export const requestDefaults = {
-  client: { frontDropMm: null, blade: 'right', crossingGapMm: 0 },
-  shirt: { collarPointMm: 75, collarSpreadMm: 110, tieSpaceMm: 8, collarAllowanceMm: 25, buttonsMm: [70, 160, 250, 340] },
-  jacket: { waistcoat: false },
+  client: {
+    frontDropMm: null,
+    frontDropHow: 'tape',
+    front: 'mens',
+    beltHeightMm: usualBeltHeightMm,
+    blade: 'right',
+    crossingGapMm: 0,
+  },
+  shirt: {
+    collarPointMm: 75,
+    collarSpreadMm: 110,
+    tieSpaceMm: 8,
+    collarAllowanceMm: 25,
+    buttonsMm: [70, 160, 250, 340],
+    pointsHeld: false,
+  },
+  jacket: { waistcoat: false, worn: 'open', buttoningMm: null },
   aim: { offsetMm: 0, aboveMm: 25, belowMm: 0 },
-  taste: { collarRule: 'thirds', lapelRule: 'within-inch', maxMoves: 9, knots: 'named' },
+  taste: {
+    collarRule: 'thirds',
+    lapelRule: 'within-inch',
+    maxMoves: 9,
+    knots: 'named',
+    symmetry: 'either',
+    release: 'either',
+    neckBand: 'hidden',
+    practice: 'some',
+  },
   units: 'cm',
 } as const;
 

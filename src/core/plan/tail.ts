@@ -26,11 +26,16 @@ export function tailOutcome(dropMm: number, tipDropMm: number, keeperMm: number)
   };
 }
 
-/** Under a waistcoat the ends are out of sight, so only a tail too short to hold rules a knot out. */
+/** Whether the tip is out of sight: under a waistcoat, or behind a jacket that is closed. */
+export function hidesTip(jacket: PlanRequest['jacket']): boolean {
+  return jacket !== null && (jacket.waistcoat || jacket.worn === 'closed');
+}
+
+/** Where the ends are out of sight, only a tail too short to hold rules a knot out. */
 export function tailFault(tail: TailOutcome, tipDropMm: number, knotHeightMm: number, jacket: PlanRequest['jacket']): TailFault {
   const missing = knotHeightMm + handholdMm - tail.dropMm;
   if (missing > 0) return { kind: 'too-short', byMm: missing };
-  if (!tail.hidden && !jacket?.waistcoat) return { kind: 'peeps-out', byMm: tail.dropMm - (tipDropMm - behindBladeMm) };
+  if (!tail.hidden && !hidesTip(jacket)) return { kind: 'peeps-out', byMm: tail.dropMm - (tipDropMm - behindBladeMm) };
   return { kind: 'none' };
 }
 

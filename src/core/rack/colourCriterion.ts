@@ -1,3 +1,4 @@
+import type { ColouredCloth } from '../colour/cloth.ts';
 import { type ContrastReading, type TieOnShirt, tieOnShirt } from '../colour/compare.ts';
 import type { Judgement, Verdict } from '../plan/criteria/criterion.ts';
 
@@ -11,8 +12,8 @@ const readings: Readonly<Record<ContrastReading, { readonly score: number; reado
 const undertones = { warmer: ', and warmer than it', cooler: ', and cooler than it', alike: '' } as const;
 
 /** The tie's colours against the shirt, in words. */
-export function judgeColour(tieColours: readonly string[], shirtColour: string): Judgement & { readonly colours: TieOnShirt } {
-  const colours = tieOnShirt(tieColours, shirtColour);
+export function judgeColour(cloth: ColouredCloth, shirtColour: string): Judgement & { readonly colours: TieOnShirt } {
+  const colours = tieOnShirt(cloth, shirtColour);
   const { score, verdict, text } = readings[colours.reading];
   return { score, verdict, text: `${text}${undertones[colours.undertone]}.`, colours };
 }

@@ -1,3 +1,4 @@
+import type { ColouredCloth } from '../colour/cloth.ts';
 import type { TieOnShirt } from '../colour/compare.ts';
 import { bladeOnLapel } from '../plan/criteria/lapel.ts';
 import type { KnotPlan, Reason } from '../plan/knotPlan.ts';
@@ -14,10 +15,8 @@ export interface Outfit {
   readonly shirtColour: string;
 }
 
-/** A tie in its cloth, colours ground first. */
-export interface ColouredTie extends Tie {
-  readonly colours: readonly string[];
-}
+/** A tie in its cloth. */
+export type ColouredTie = Tie & ColouredCloth;
 
 /** What speaks for and against one tie with one outfit. */
 export interface TieJudgement {
@@ -42,7 +41,7 @@ export function judgeTie(outfit: Outfit, tie: ColouredTie): TieJudgement {
   const { knots } = plan({ ...outfit.question, tie });
   const [best] = knots;
   if (!best) throw new Error('No knots were asked for');
-  const colour = judgeColour(tie.colours, outfit.shirtColour);
+  const colour = judgeColour(tie, outfit.shirtColour);
   const landing = knots.filter(({ feasible }) => feasible).length;
   const { jacket, taste } = outfit.question;
   const lapel = jacket ? bladeOnLapel(tie.bladeMm, jacket.lapelMm, taste?.lapelRule ?? requestDefaults.taste.lapelRule) : undefined;

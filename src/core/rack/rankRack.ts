@@ -1,8 +1,16 @@
 import { type ColouredTie, judgeTie, type Outfit, type TieJudgement } from './judgeTie.ts';
 
+/** Where a tie stands on a rack that was judged: as little as a list of hundreds needs of it. */
 export interface RankedTie {
   readonly id: string;
-  readonly judgement: TieJudgement;
+  readonly score: number;
+  readonly feasible: boolean;
+  /** How many of the knots asked for can be worn with it. */
+  readonly landing: number;
+  /** How far the knot that comes nearest misses being worn, mm; 0 where one can be. */
+  readonly missingMm: number;
+  /** The knot it does best: its name, or how many moves it has. */
+  readonly best: string;
 }
 
 /**
@@ -10,14 +18,22 @@ export interface RankedTie {
  * Put together with {@link bestTiesFirst}.
  */
 export function* judgeRack(outfit: Outfit, ties: readonly (ColouredTie & { readonly id: string })[]): Generator<RankedTie> {
-  for (const tie of ties) yield { id: tie.id, judgement: judgeTie(outfit, tie) };
+  for (const tie of ties) yield ranked(tie.id, judgeTie(outfit, tie));
+}
+
+function ranked(id: string, { score, feasible, landing, best }: TieJudgement): RankedTie {
+  const { names, properties, tailFault } = best;
+  return {
+    id,
+    score,
+    feasible,
+    landing,
+    missingMm: tailFault.kind === 'none' ? 0 : tailFault.byMm,
+    best: names[0] ?? `${properties.moves} moves`,
+  };
 }
 
 /** Ties that can be worn by score, then the others by how near they come. */
-export function bestTiesFirst(ranked: readonly RankedTie[]): RankedTie[] {
-  return ranked.toSorted(({ judgement: a }, { judgement: b }) => b.score - a.score || missing(a) - missing(b) || b.landing - a.landing);
-}
-
-function missing({ best }: TieJudgement): number {
-  return best.tailFault.kind === 'none' ? 0 : best.tailFault.byMm;
+export function bestTiesFirst(all: readonly RankedTie[]): RankedTie[] {
+  return all.toSorted((a, b) => b.score - a.score || a.missingMm - b.missingMm || b.landing - a.landing);
 }

@@ -1,26 +1,149 @@
-/** How a cloth behaves in a knot. Each share runs from 0 (not at all) to 1 (fully). */
+/** How a cloth behaves in a knot. */
 export interface Fabric {
   readonly label: string;
-  /** Does the knot hold by itself? */
+  /** Does the knot hold by itself? 0 (slips) to 1 (locks). */
   readonly grip: number;
-  /** Will a pressed fold stay? */
+  /** Will a pressed fold stay? 0 to 1. */
   readonly dimple: number;
-  /** Square ends keep their full width to the tip. */
+  /** How hard it is to bend around a small knot, 0 (drapes) to 1 (boards). */
+  readonly stiffness: number;
+  /** What remains of its measured thickness once the layers are drawn together, 0 to 1. */
+  readonly compression: number;
+  /** Square ends keep their full width to the tip, unless the tie itself says otherwise. */
   readonly squareEnds: boolean;
+  readonly care: string;
 }
 
-/** The one table of cloths; everything that depends on the fabric reads it here. */
+/**
+ * The one table of cloths; everything that depends on the fabric reads it here. The figures
+ * are priors from handling, not measurements; woven silk's compression is the model's own 0.62.
+ */
 export const fabrics = {
-  'woven-silk': { label: 'woven silk', grip: 0.75, dimple: 0.85, squareEnds: false },
-  'printed-silk': { label: 'printed silk', grip: 0.45, dimple: 0.6, squareEnds: false },
-  satin: { label: 'satin', grip: 0.3, dimple: 0.5, squareEnds: false },
-  grenadine: { label: 'grenadine', grip: 0.9, dimple: 0.8, squareEnds: false },
-  wool: { label: 'wool', grip: 0.95, dimple: 0.6, squareEnds: false },
-  cotton: { label: 'cotton', grip: 0.8, dimple: 0.6, squareEnds: false },
-  linen: { label: 'linen', grip: 0.85, dimple: 0.55, squareEnds: false },
-  knit: { label: 'knit', grip: 1, dimple: 0.35, squareEnds: true },
-  polyester: { label: 'polyester', grip: 0.55, dimple: 0.4, squareEnds: false },
+  'woven-silk': {
+    label: 'woven silk',
+    grip: 0.75,
+    dimple: 0.85,
+    stiffness: 0.45,
+    compression: 0.62,
+    squareEnds: false,
+    care: 'Hang it or roll it from the narrow end; a day’s rest between wearings. Never press it with an iron.',
+  },
+  'printed-silk': {
+    label: 'printed silk',
+    grip: 0.45,
+    dimple: 0.6,
+    stiffness: 0.3,
+    compression: 0.64,
+    squareEnds: false,
+    care: 'Roll it loosely; water marks it, so dab and never rub.',
+  },
+  satin: {
+    label: 'satin',
+    grip: 0.3,
+    dimple: 0.5,
+    stiffness: 0.4,
+    compression: 0.66,
+    squareEnds: false,
+    care: 'Snags on rings and rough hands: draw it up slowly, keep it flat, and let creases hang out over steam.',
+  },
+  grenadine: {
+    label: 'grenadine',
+    grip: 0.9,
+    dimple: 0.8,
+    stiffness: 0.35,
+    compression: 0.55,
+    squareEnds: false,
+    care: 'The open weave catches: no tie pin through it, and roll it rather than hang it.',
+  },
+  wool: {
+    label: 'wool',
+    grip: 0.95,
+    dimple: 0.6,
+    stiffness: 0.4,
+    compression: 0.56,
+    squareEnds: false,
+    care: 'Brush it, let it rest two days, and keep moths away.',
+  },
+  cotton: {
+    label: 'cotton',
+    grip: 0.8,
+    dimple: 0.6,
+    stiffness: 0.55,
+    compression: 0.64,
+    squareEnds: false,
+    care: 'Creases stay until it is pressed under a cloth, so undo it at once after wear.',
+  },
+  linen: {
+    label: 'linen',
+    grip: 0.85,
+    dimple: 0.55,
+    stiffness: 0.65,
+    compression: 0.66,
+    squareEnds: false,
+    care: 'Press it damp under a cloth; expect it to crease in wear.',
+  },
+  knit: {
+    label: 'knit',
+    grip: 1,
+    dimple: 0.35,
+    stiffness: 0.2,
+    compression: 0.5,
+    squareEnds: true,
+    care: 'Lay or roll it, never hang it: it grows. Undo it by reversing the moves, never by pulling.',
+  },
+  polyester: {
+    label: 'polyester',
+    grip: 0.55,
+    dimple: 0.4,
+    stiffness: 0.8,
+    compression: 0.7,
+    squareEnds: false,
+    care: 'Steam at a distance: it glazes and then shines under an iron.',
+  },
 } as const satisfies Record<string, Fabric>;
 
 export type FabricCode = keyof typeof fabrics;
 export const fabricCodes = Object.keys(fabrics) as FabricCode[];
+
+interface Trait {
+  readonly label: string;
+  /** What it means for the tying. */
+  readonly about: string;
+  /** From the lowest value up. */
+  readonly words: readonly [string, string, string];
+  readonly of: (fabric: Fabric) => number;
+}
+
+/** What is told of a cloth, and what each value means. */
+export const fabricTraits: readonly Trait[] = [
+  {
+    label: 'Grip',
+    about: 'whether the knot holds by itself; knots of many loose turns want a cloth that grips',
+    words: ['slips, so tie it tight', 'holds', 'holds any knot'],
+    of: ({ grip }) => grip,
+  },
+  {
+    label: 'Dimple',
+    about: 'whether a fold pressed under the knot stays',
+    words: ['takes only a soft fold', 'takes one with care', 'takes and keeps it'],
+    of: ({ dimple }) => dimple,
+  },
+  {
+    label: 'Stiffness',
+    about: 'how hard it is to bend around a small knot',
+    words: ['drapes softly', 'has some body', 'stands stiff, poor in a small knot'],
+    of: ({ stiffness }) => stiffness,
+  },
+  {
+    label: 'Compression',
+    about: 'what is left of its thickness once the knot is drawn up: the less, the smaller the knot for its thickness',
+    words: ['draws up small', 'draws up a third', 'stays bulky'],
+    of: ({ compression }) => (compression - 0.45) / 0.3,
+  },
+];
+
+/** A trait's value in words. */
+export function traitWord({ words, of }: Trait, fabric: Fabric): string {
+  const value = of(fabric);
+  return value < 0.4 ? words[0] : value < 0.72 ? words[1] : words[2];
+}

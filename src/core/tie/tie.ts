@@ -1,6 +1,18 @@
 import type { FabricCode } from './fabrics.ts';
 import type { PatternCode } from './patterns.ts';
 
+/** A width measured somewhere along the tie, counted from the blade's tip. */
+export interface WidthAt {
+  readonly atMm: number;
+  readonly widthMm: number;
+}
+
+export const tieEnds = {
+  pointed: { label: 'pointed' },
+  square: { label: 'square' },
+} as const;
+export type TieEnds = keyof typeof tieEnds;
+
 /** A necktie as it lies flat. Positions are counted along the tie from the blade's tip. */
 export interface Tie {
   readonly lengthMm: number;
@@ -16,6 +28,10 @@ export interface Tie {
   readonly keeperMm: number;
   readonly fabric: FabricCode;
   readonly pattern: PatternCode;
+  /** As the cloth usually has them where it is not said. */
+  readonly ends?: TieEnds;
+  /** Widths measured between blade and tail; where there are none the taper is straight. */
+  readonly profile?: readonly WidthAt[];
 }
 
 /** What a stylist always knows of a tie; the rest can be supposed from it. */

@@ -4,8 +4,18 @@ import type { Cloth } from './cloth.ts';
 /** Turn of the cloth's own direction for each way a band runs, degrees. */
 const runs = { down: 0, across: 76, aside: -38 } as const;
 
+interface ClothDefsProps {
+  readonly id: string;
+  readonly cloth: Cloth;
+  /** Cut along its own grain, as a shirt is; a tie is cut on the bias. */
+  readonly upright?: boolean;
+}
+
+/** Stripes are drawn lying, and stand on a shirt. */
+const uprightTurn = 90;
+
 /** Paint of one tie's cloth: its pattern running along the strip, in each direction a band takes. */
-export function ClothDefs({ id, cloth }: { readonly id: string; readonly cloth: Cloth }) {
+export function ClothDefs({ id, cloth, upright = false }: ClothDefsProps) {
   const { size, paint } = patternTile(cloth);
   return (
     <>
@@ -16,7 +26,7 @@ export function ClothDefs({ id, cloth }: { readonly id: string; readonly cloth: 
           width={size}
           height={size}
           patternUnits="userSpaceOnUse"
-          patternTransform={`rotate(${degrees + turnOf(cloth)})`}
+          patternTransform={`rotate(${degrees + (upright ? uprightTurn : turnOf(cloth))})`}
         >
           <rect width={size} height={size} fill={cloth.colours[0]} />
           {paint}

@@ -1,3 +1,4 @@
+import { neckHalfWidth } from '../../core/body/neck.ts';
 import { type Collar, halfAngle } from '../../core/collar/collar.ts';
 import { curve, type Pt, round } from '../geometry/path.ts';
 
@@ -13,11 +14,6 @@ export interface CollarDrawing {
 }
 
 const neckRise = 46;
-
-/** Front width of a neck from its way around: wider than deep, so less than the diameter of a circle. */
-export function neckHalfWidth(neckMm: number): number {
-  return (neckMm / Math.PI / 2) * 0.97;
-}
 
 /** Leaves with their true opening: tip to tip, point length and the space at the button as measured. */
 export function collarLeaves(collar: Collar, neckMm: number): CollarDrawing {

@@ -1,6 +1,8 @@
+import { neckHalfWidth } from '../../core/body/neck.ts';
+import { frontEdge, type JacketFronts } from '../../core/jacket/opening.ts';
 import { mirrored, type Pt, polygon } from '../geometry/path.ts';
 
-/** The jacket worn open, so that the whole tie shows, in mm. */
+/** The jacket's fronts, open or closed, in mm. */
 export interface JacketDrawing {
   readonly fronts: readonly [string, string];
   readonly lapels: readonly [string, string];
@@ -12,15 +14,14 @@ export interface JacketDrawing {
 const broadestAt = 0.34;
 const bodyHalf = 260;
 
-/** `beltY`: belt top; `bottomY`: lower edge of the picture; `neckHalf`: half the neck's width. */
+/** `beltY`: belt top; `bottomY`: lower edge of the picture; `neckMm`: collar size. */
 export function jacketFronts(
-  jacket: { readonly lapelMm: number; readonly waistcoat: boolean },
+  jacket: JacketFronts & { readonly lapelMm: number; readonly waistcoat: boolean },
   beltY: number,
   bottomY: number,
-  neckHalf: number,
+  neckMm: number,
 ): JacketDrawing {
-  const top: Pt = [neckHalf + 24, -22];
-  const button: Pt = [62, beltY * 0.74];
+  const { top, button } = frontEdge(jacket, neckMm, beltY);
   const along: Pt = [button[0] - top[0], button[1] - top[1]];
   const length = Math.hypot(...along);
   const outward: Pt = [along[1] / length, -along[0] / length];
@@ -32,12 +33,12 @@ export function jacketFronts(
   const notchIn = on(broadestAt - 0.06, jacket.lapelMm * 0.62);
   const collarTip = on(broadestAt - 0.13, jacket.lapelMm * 0.86);
   const lapel: Pt[] = [top, button, on(0.72, jacket.lapelMm * 0.66), broadest, notchIn, collarTip, on(0.02, jacket.lapelMm * 0.5)];
-  const front: Pt[] = [top, button, [74, bottomY], [bodyHalf, bottomY], [bodyHalf, 70], [170, 24]];
+  const front: Pt[] = [top, button, [button[0] + 12, bottomY], [bodyHalf, bottomY], [bodyHalf, 70], [170, 24]];
   return {
     fronts: [polygon(mirrored(front)), polygon(front)],
     lapels: [polygon(mirrored(lapel)), polygon(lapel)],
     measure: [on(broadestAt, 0), broadest],
-    waistcoat: jacket.waistcoat ? waistcoat(beltY, neckHalf) : undefined,
+    waistcoat: jacket.waistcoat ? waistcoat(beltY, neckHalfWidth(neckMm)) : undefined,
   };
 }
 

@@ -8,8 +8,9 @@ import { Dimension } from '../sheet/Dimension.tsx';
 import { inkColour } from '../sheet/ink.ts';
 import { Note } from '../sheet/Note.tsx';
 import { Sheet, useMmPerPx } from '../sheet/Sheet.tsx';
+import { bodyHalfMm } from './Dressed.tsx';
 import { bladeSideX } from './HungTie.tsx';
-import { bodyHalfMm, Wearer, type WearerProps } from './Wearer.tsx';
+import { Wearer, type WearerProps } from './Wearer.tsx';
 
 type FrontFigureProps = Omit<WearerProps, 'bottomMm'> & { readonly className?: string; readonly children?: ReactNode };
 

@@ -1,11 +1,11 @@
 import { QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Fitting } from '../../contract/fitting.ts';
-import type { Wardrobe } from '../../contract/records.ts';
+import type { Wardrobe } from '../../contract/records/records.ts';
 import { OutageNotice } from '../records/OutageNotice.tsx';
 import { createQueryClient, fittingQuery, wardrobeQuery } from '../records/queries.ts';
 import { BenchTable } from './BenchTable.tsx';
-import { keptBench } from './keptBench.ts';
+import { clearBench, keptBench } from './keptBench.ts';
 import { benchOfFitting, freshBench } from './values.ts';
 
 /** The bench: a new fitting, or with `fittingId` one that was saved. */
@@ -15,16 +15,18 @@ export default function Bench({ fittingId }: { readonly fittingId?: string }) {
 }
 
 function NewBench() {
-  const wardrobe = useQuery(wardrobeQuery);
-  if (wardrobe.data)
-    return <BenchTable initial={keptBench() ?? freshBench(wardrobe.data)} wardrobe={wardrobe.data} outage={wardrobe.isError} />;
-  if (wardrobe.isError) return <Message>{wardrobe.error.message}</Message>;
+  // A client that was asked for by address stands before whoever was on the bench.
+  const [asked] = useState(() => new URLSearchParams(location.search).get('client'));
+  const [kept] = useState(() => (asked ? undefined : keptBench()));
+  const wardrobe = useQuery(wardrobeQuery(asked ?? kept?.client.id));
+  if (wardrobe.data) return <BenchTable initial={kept ?? freshBench(wardrobe.data)} wardrobe={wardrobe.data} outage={wardrobe.isError} />;
+  if (wardrobe.isError) return <Lost message={wardrobe.error.message} />;
   return <Waiting outage={wardrobe.failureCount > 0} what="Your clients will appear as soon as they can; this page keeps trying." />;
 }
 
 function SavedBench({ id }: { readonly id: string }) {
-  const wardrobe = useQuery(wardrobeQuery);
   const fitting = useQuery(fittingQuery(id));
+  const wardrobe = useQuery({ ...wardrobeQuery(fitting.data?.clientId), enabled: fitting.data !== undefined });
   if (fitting.data && wardrobe.data) return <Opened fitting={fitting.data} wardrobe={wardrobe.data} />;
   const refused = fitting.error ?? wardrobe.error;
   if (refused) return <Message>{refused.message}</Message>;
@@ -38,6 +40,25 @@ function SavedBench({ id }: { readonly id: string }) {
 
 function Opened({ fitting, wardrobe }: { readonly fitting: Fitting; readonly wardrobe: Wardrobe }) {
   return <BenchTable initial={benchOfFitting(fitting)} wardrobe={wardrobe} outage={false} opened={fitting} />;
+}
+
+/** What stood on the bench speaks of records that are no longer there. */
+function Lost({ message }: { readonly message: string }) {
+  return (
+    <div className="p-8 text-xl">
+      <p>{message}</p>
+      <button
+        type="button"
+        className="mt-3 cursor-pointer text-set underline"
+        onClick={() => {
+          clearBench();
+          location.reload();
+        }}
+      >
+        Clear the bench and begin anew
+      </button>
+    </div>
+  );
 }
 
 function Waiting({ outage, what }: { readonly outage: boolean; readonly what: string }) {

@@ -2,7 +2,7 @@ import { Keyboard, Printer, Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import type { Fitting } from '../../contract/fitting.ts';
-import type { Wardrobe } from '../../contract/records.ts';
+import type { Wardrobe } from '../../contract/records/records.ts';
 import type { Frame, KnotPlan } from '../../core/index.ts';
 import type { Cloth } from '../../drawing/cloth/cloth.ts';
 import { type View, viewLabels } from '../../drawing/geometry/view.ts';
@@ -15,8 +15,10 @@ import { Places } from '../controls/Places.tsx';
 import { Switch } from '../controls/Switch.tsx';
 import { usePlainKeys, useShortcuts } from '../controls/shortcuts.ts';
 import { Tool } from '../controls/Tool.tsx';
+import { useHistory } from '../controls/useHistory.ts';
 import { unitChoices, useUnits } from '../controls/useUnits.ts';
 import { OutageNotice } from '../records/OutageNotice.tsx';
+import { useWardrobe } from '../records/useWardrobe.ts';
 import { AsSaved } from './AsSaved.tsx';
 import { type Group, groups } from './groups.ts';
 import { FrontDropHandle, LapelHandle, SpreadHandle, TieHandles } from './handles.tsx';
@@ -28,7 +30,6 @@ import { PrintedCard } from './PrintedCard.tsx';
 import { SaveLine } from './SaveLine.tsx';
 import { Sentence } from './Sentence.tsx';
 import { StartReadout } from './StartReadout.tsx';
-import { useHistory } from './useHistory.ts';
 import { useSaving } from './useSaving.ts';
 import { useWorkedPlan } from './useWorkedPlan.ts';
 import { type BenchValues, freshBench } from './values.ts';
@@ -44,10 +45,11 @@ interface BenchTableProps {
 const walkAspect = 0.175;
 
 /** The bench at work: everything that is set, and all that follows from it, at once. */
-export function BenchTable({ initial, wardrobe, outage, opened }: BenchTableProps) {
+export function BenchTable({ initial, wardrobe: first, outage, opened }: BenchTableProps) {
   const form = useForm<BenchValues>({ defaultValues: initial });
   const values = form.watch();
-  const [units, setUnits] = useUnits(wardrobe.studio.units);
+  const wardrobe = useWardrobe(values.client.id, first);
+  const [units, setUnits] = useUnits(wardrobe.client?.units ?? wardrobe.studio.units);
   const { worked, stale, faults } = useWorkedPlan(values.question, units, () => freshBench(wardrobe).question);
   const history = useHistory(form, values);
   const saving = useSaving(values);

@@ -1,17 +1,20 @@
 import { useState } from 'react';
 import { Tab, TabList, TabPanel, Tabs } from 'react-aria-components';
 import { useController, useFormContext } from 'react-hook-form';
-import { longestNote } from '../../contract/fitting.ts';
-import type { Wardrobe } from '../../contract/records.ts';
+import { type KnownClient, planClient } from '../../contract/records/asWorn.ts';
+import { longestNote } from '../../contract/records/kinds.ts';
+import type { ClientRecord, Wardrobe } from '../../contract/records/records.ts';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import type { PlanRequest } from '../../core/index.ts';
+import { buttoningPoint } from '../../core/jacket/opening.ts';
 import { type Measure, measures } from '../../core/measures/measures.ts';
+import { cautions, finishing } from '../../core/plan/habits.ts';
 import { fabricCodes, fabrics } from '../../core/tie/fabrics.ts';
 import { patternCodes, patterns } from '../../core/tie/patterns.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
+import { ButtonsField } from '../controls/ButtonsField.tsx';
 import { MeasureField } from '../controls/MeasureField.tsx';
 import { Switch } from '../controls/Switch.tsx';
-import { ButtonsField } from './ButtonsField.tsx';
 import { type Group, groups } from './groups.ts';
 import type { BenchValues } from './values.ts';
 
@@ -22,7 +25,7 @@ interface MeasureSheetProps {
   readonly onTurnTo: (group: Group) => void;
   readonly values: BenchValues;
   readonly units: LengthUnit;
-  readonly wardrobe: Wardrobe | undefined;
+  readonly wardrobe: Wardrobe;
   /** The request reckoned with, for what is supposed where a field is empty. */
   readonly request: PlanRequest;
   readonly faulty: ReadonlySet<Group>;
@@ -51,10 +54,15 @@ export function MeasureSheet({ group, onTurnTo, values, units, wardrobe, request
         ))}
       </TabList>
       <TabPanel id="client" className="min-h-0 overflow-y-auto pt-1 pr-1">
-        <Lengths {...shared} group="client" keys={['frontDropMm', 'heightMm', 'neckMm', 'crossingGapMm']} recorded={recorded.client} />
+        <Lengths
+          {...shared}
+          group="client"
+          keys={['frontDropMm', 'heightMm', 'neckMm', 'beltHeightMm', 'crossingGapMm']}
+          recorded={recorded.client}
+        />
         <BladeSide />
         <NoteField />
-        {recorded.client?.note && <p className="pt-2 text-note text-soft">{recorded.client.note}</p>}
+        <AboutClient client={wardrobe.client?.id === values.client.id ? wardrobe.client : undefined} />
         <p className="pt-2 text-note text-soft">
           Snug is a look, not a pressure: a finger must pass between collar and throat. Ask before you dress him; stop at any discomfort.
         </p>
@@ -66,12 +74,13 @@ export function MeasureSheet({ group, onTurnTo, values, units, wardrobe, request
           keys={['collarSpreadMm', 'collarPointMm', 'tieSpaceMm', 'collarAllowanceMm']}
           recorded={recorded.shirt}
         />
-        <ButtonsField units={units} />
+        <ButtonsField name="question.shirt.buttonsMm" units={units} />
       </TabPanel>
       <TabPanel id="jacket" className="min-h-0 overflow-y-auto pt-1 pr-1">
         {values.question.jacket ? (
           <>
-            <Lengths {...shared} group="jacket" keys={['lapelMm']} recorded={recorded.jacket} />
+            <Lengths {...shared} group="jacket" keys={['lapelMm', 'buttoningMm']} recorded={recorded.jacket} />
+            <Worn />
             <Waistcoat />
           </>
         ) : (
@@ -95,12 +104,12 @@ export function MeasureSheet({ group, onTurnTo, values, units, wardrobe, request
   );
 }
 
-function recordsOf(values: BenchValues, wardrobe: Wardrobe | undefined) {
+function recordsOf(values: BenchValues, wardrobe: Wardrobe) {
   return {
-    client: wardrobe?.clients.find(({ id }) => id === values.client.id),
-    shirt: wardrobe?.shirts.find(({ id }) => id === values.shirt.id),
-    jacket: wardrobe?.jackets.find(({ id }) => id === values.jacket?.id),
-    tie: wardrobe?.ties.find(({ id }) => id === values.tie.id),
+    client: onRecord(values, wardrobe),
+    shirt: wardrobe.shirts.find(({ id }) => id === values.shirt.id),
+    jacket: wardrobe.jackets.find(({ id }) => id === values.jacket?.id),
+    tie: wardrobe.ties.find(({ id }) => id === values.tie.id),
   };
 }
 
@@ -113,11 +122,12 @@ interface LengthsProps {
 }
 
 function Lengths({ group, keys, units, request, recorded }: LengthsProps) {
+  const { setValue } = useFormContext<BenchValues>();
   const table: Readonly<Record<string, Measure>> = measures[group];
   return keys.map((key) => {
     const measure = table[key];
     if (!measure) return null;
-    const optional = key === 'frontDropMm';
+    const optional = key === 'frontDropMm' || key === 'buttoningMm';
     const record = recorded as Readonly<Record<string, number | null>> | undefined;
     return (
       <MeasureField<BenchValues>
@@ -126,7 +136,8 @@ function Lengths({ group, keys, units, request, recorded }: LengthsProps) {
         measure={measure}
         units={units}
         optional={optional}
-        supposedMm={optional ? frontDropOf({ ...request.client, frontDropMm: null }).meanMm : suppositionOf(request, group, key)}
+        supposedMm={suppositionOf(request, group, key)}
+        {...(key === 'frontDropMm' ? { onEdit: () => setValue('question.client.frontDropHow', 'tape') } : {})}
         recordedMm={record?.[key]}
       />
     );
@@ -134,9 +145,40 @@ function Lengths({ group, keys, units, request, recorded }: LengthsProps) {
 }
 
 function suppositionOf(request: PlanRequest, group: Group, key: string): number | undefined {
+  const belt = frontDropOf({ ...request.client, frontDropMm: null }).meanMm;
+  if (key === 'frontDropMm') return belt;
+  if (key === 'buttoningMm')
+    return request.jacket ? buttoningPoint({ ...request.jacket, buttoningMm: null }, frontDropOf(request.client).meanMm) : undefined;
   const part = request[group] as Readonly<Record<string, unknown>> | null;
   const value = part?.[key];
   return typeof value === 'number' ? value : undefined;
+}
+
+function onRecord(values: BenchValues, wardrobe: Wardrobe): KnownClient | undefined {
+  const outfit = wardrobe.outfits.find(({ id }) => id === values.outfit?.id);
+  return wardrobe.client?.id === values.client.id && wardrobe.client ? planClient(wardrobe.client, outfit) : undefined;
+}
+
+/** What is kept of the client's habits, and what to watch with him. */
+function AboutClient({ client }: { readonly client: ClientRecord | undefined }) {
+  if (!client) return null;
+  const { note, tiedBy, dimple, cautions: watched } = client;
+  return (
+    <div className="pt-2 text-note text-soft">
+      {watched.map((code) => (
+        <p key={code} className="pb-1 text-outside">
+          {cautions[code].says}
+        </p>
+      ))}
+      <p>
+        Tied by {finishing.tiedBy[tiedBy].label}; dimple {finishing.dimple[dimple].label}.{' '}
+        <a className="text-set underline" href={`/clients/${client.id}`}>
+          All about {client.nickname || client.name}
+        </a>
+      </p>
+      {note && <p className="pt-1">{note}</p>}
+    </div>
+  );
 }
 
 function BladeSide() {
@@ -167,6 +209,22 @@ function NoteField() {
         {...register('note')}
       />
     </label>
+  );
+}
+
+function Worn() {
+  const { field } = useController<BenchValues, 'question.jacket.worn'>({ name: 'question.jacket.worn' });
+  return (
+    <Switch
+      label="The jacket is worn"
+      showLabel
+      value={field.value}
+      choices={[
+        { key: 'open', label: 'open' },
+        { key: 'closed', label: 'closed, hides the tip' },
+      ]}
+      onChange={field.onChange}
+    />
   );
 }
 

@@ -1,12 +1,16 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
 import { useFormContext } from 'react-hook-form';
-import type { Wardrobe } from '../../contract/records.ts';
+import type { Wardrobe } from '../../contract/records/records.ts';
 import { type AimCode, aimCodes, aims } from '../../core/plan/aims.ts';
 import { type ChoiceGroup, Chooser } from '../controls/Chooser.tsx';
+import { wardrobeQuery } from '../records/queries.ts';
+import { RecordChooser } from '../records/RecordChooser.tsx';
 import { type Group, groups } from './groups.ts';
-import { type BenchValues, withAim, withClient, withJacket, withShirt, withTie } from './values.ts';
+import { type BenchValues, withAim, withClient, withJacket, withOutfit, withShirt, withTie } from './values.ts';
 
 interface SentenceProps {
-  readonly wardrobe: Wardrobe | undefined;
+  readonly wardrobe: Wardrobe;
   readonly values: BenchValues;
   readonly onTurnTo: (group: Group) => void;
   /** The words that are said; all of them on the bench. */
@@ -17,33 +21,59 @@ const noJacket = 'none';
 
 /** Who wears what, as a sentence whose words can be exchanged. */
 export function Sentence({ wardrobe, values, onTurnTo, words = groups }: SentenceProps) {
-  const { reset } = useFormContext<BenchValues>();
+  const { getValues, reset } = useFormContext<BenchValues>();
+  const queries = useQueryClient();
+  const asked = useRef<string>(undefined);
+  const [fetching, setFetching] = useState<string>();
   const take = (group: Group, next: BenchValues) => {
     reset(next);
     onTurnTo(group);
   };
-  const kept = wardrobe ?? { clients: [], shirts: [], jackets: [], ties: [] };
+  const { outfits, shirts, jackets, ties } = wardrobe;
+  const client = wardrobe.client?.id === values.client.id ? wardrobe.client : null;
   const ofWhom = { id: values.client.id, name: values.client.label };
+
+  const takeClient = async (id: string, name: string) => {
+    asked.current = id;
+    setFetching(name);
+    const his = await queries.fetchQuery(wardrobeQuery(id)).catch(() => undefined);
+    // Another one may have been chosen while this one was fetched.
+    if (asked.current !== id) return;
+    setFetching(undefined);
+    if (his?.client) take('client', withClient(getValues(), his.client, his));
+  };
+
   return (
     <div className="flex flex-wrap items-center gap-x-1.5 gap-y-1 text-lg">
-      <Chooser
-        label="Client"
-        value={values.client.id}
-        placeholder={values.client.label}
-        groups={[{ title: 'Clients', choices: kept.clients.map(({ id, name }) => ({ key: id, label: name })) }]}
-        onChoose={(key) => {
-          const client = kept.clients.find(({ id }) => id === key);
-          if (client && wardrobe) take('client', withClient(values, client, wardrobe));
-        }}
-      />
+      <RecordChooser kind="clients" label="Client" value={values.client.id} placeholder={values.client.label} onChoose={takeClient} />
+      {fetching && (
+        <span role="status" className="text-soft">
+          (fetching {fetching} …)
+        </span>
+      )}
+      {client && outfits.length > 0 && (
+        <>
+          <span className="text-soft">dressed for</span>
+          <Chooser
+            label="Outfit"
+            value={values.outfit?.id ?? null}
+            placeholder="nothing in particular"
+            groups={[{ title: `${client.name}’s outfits`, choices: outfits.map(({ id, label }) => ({ key: id, label })) }]}
+            onChoose={(key) => {
+              const outfit = outfits.find(({ id }) => id === key);
+              if (outfit) take('shirt', withOutfit(values, outfit, client, wardrobe));
+            }}
+          />
+        </>
+      )}
       <span className="text-soft">in</span>
       <Chooser
         label="Shirt"
         value={values.shirt.id}
         placeholder={values.shirt.label}
-        groups={byOwner(kept.shirts, ofWhom, ({ colour }) => [colour])}
+        groups={byOwner(shirts, ofWhom, ({ colour }) => [colour])}
         onChoose={(key) => {
-          const shirt = kept.shirts.find(({ id }) => id === key);
+          const shirt = shirts.find(({ id }) => id === key);
           if (shirt) take('shirt', withShirt(values, shirt));
         }}
       />
@@ -52,12 +82,9 @@ export function Sentence({ wardrobe, values, onTurnTo, words = groups }: Sentenc
         label="Jacket"
         value={values.jacket ? values.jacket.id : noJacket}
         placeholder={values.jacket?.label ?? 'no jacket'}
-        groups={[
-          ...byOwner(kept.jackets, ofWhom, ({ colour }) => [colour]),
-          { title: 'Or', choices: [{ key: noJacket, label: 'no jacket' }] },
-        ]}
+        groups={[...byOwner(jackets, ofWhom, ({ colour }) => [colour]), { title: 'Or', choices: [{ key: noJacket, label: 'no jacket' }] }]}
         onChoose={(key) => {
-          const jacket = kept.jackets.find(({ id }) => id === key);
+          const jacket = jackets.find(({ id }) => id === key);
           take('jacket', withJacket(values, jacket ?? null));
         }}
       />
@@ -68,9 +95,9 @@ export function Sentence({ wardrobe, values, onTurnTo, words = groups }: Sentenc
             label="Tie"
             value={values.tie.id}
             placeholder={values.tie.label}
-            groups={byOwner(kept.ties, ofWhom, ({ colours }) => colours)}
+            groups={byOwner(ties, ofWhom, ({ colours }) => colours)}
             onChoose={(key) => {
-              const tie = kept.ties.find(({ id }) => id === key);
+              const tie = ties.find(({ id }) => id === key);
               if (tie) take('tie', withTie(values, tie));
             }}
           />
@@ -88,7 +115,7 @@ export function Sentence({ wardrobe, values, onTurnTo, words = groups }: Sentenc
   );
 }
 
-/** The client's own first, then the studio's, then what belongs to others. */
+/** The client's own first, then the studio's. */
 function byOwner<T extends { readonly id: string; readonly clientId: string | null; readonly label: string }>(
   all: readonly T[],
   client: { readonly id: string | null; readonly name: string },
@@ -96,10 +123,8 @@ function byOwner<T extends { readonly id: string; readonly clientId: string | nu
 ): ChoiceGroup[] {
   const choices = (keep: (each: T) => boolean) =>
     all.filter(keep).map((each) => ({ key: each.id, label: each.label, colours: colours(each) }));
-  const own = (each: T) => client.id !== null && each.clientId === client.id;
   return [
-    { title: `${client.name}’s own`, choices: choices(own) },
+    { title: `${client.name}’s own`, choices: choices((each) => client.id !== null && each.clientId === client.id) },
     { title: 'The studio’s', choices: choices((each) => each.clientId === null) },
-    { title: 'Other clients’', choices: choices((each) => each.clientId !== null && !own(each)) },
   ];
 }

@@ -1,4 +1,4 @@
-import { useController } from 'react-hook-form';
+import { useController, useFormContext } from 'react-hook-form';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import { measures } from '../../core/measures/measures.ts';
@@ -15,6 +15,7 @@ interface HandleProps {
 
 /** The belt line: moves the front drop. A supposed drop becomes a measured one when it is taken by the hand. */
 export function FrontDropHandle({ request }: HandleProps) {
+  const { setValue } = useFormContext<BenchValues>();
   const { field } = useController<BenchValues, 'question.client.frontDropMm'>({ name: 'question.client.frontDropMm' });
   const { minMm, maxMm } = measures.client.frontDropMm;
   const drop = frontDropOf(request.client);
@@ -37,7 +38,10 @@ export function FrontDropHandle({ request }: HandleProps) {
         valueText={formatLength(drop.meanMm, request.units)}
         minMm={minMm}
         maxMm={maxMm}
-        onChange={field.onChange}
+        onChange={(mm) => {
+          field.onChange(mm);
+          setValue('question.client.frontDropHow', 'tape');
+        }}
       />
     </g>
   );
@@ -46,11 +50,10 @@ export function FrontDropHandle({ request }: HandleProps) {
 /** The lapel's broadest point. */
 export function LapelHandle({ request }: HandleProps) {
   const { field } = useController<BenchValues, 'question.jacket.lapelMm'>({ name: 'question.jacket.lapelMm' });
-  const { client, shirt, jacket, units } = request;
+  const { client, jacket, units } = request;
   if (!jacket) return null;
   const { minMm, maxMm } = measures.jacket.lapelMm;
-  const neckHalf = collarLeaves(shirt, client.neckMm).neckHalfMm;
-  const [from, to] = jacketFronts(jacket, frontDropOf(client).meanMm, 0, neckHalf).measure;
+  const [from, to] = jacketFronts(jacket, frontDropOf(client).meanMm, 0, client.neckMm).measure;
   return (
     <g>
       <Dimension from={[-from[0], from[1]]} to={[-to[0], to[1]]} ink="set" label={formatFigure(jacket.lapelMm, units)} />

@@ -1,6 +1,6 @@
 import type { BenchValues } from './values.ts';
 
-const key = 'ropewalk.bench';
+const key = 'ropewalk.bench.2';
 
 /** What stood on the bench when this window last left it, so that a reload loses nothing. */
 export function keptBench(): BenchValues | undefined {
@@ -15,4 +15,8 @@ export function keptBench(): BenchValues | undefined {
 
 export function keepBench(values: BenchValues): void {
   sessionStorage.setItem(key, JSON.stringify(values));
+}
+
+export function clearBench(): void {
+  sessionStorage.removeItem(key);
 }

@@ -1,22 +1,26 @@
 import type { ClothColours, Fitting } from '../../contract/fitting.ts';
-import type { ClientRecord, JacketRecord, ShirtRecord, TieRecord, Wardrobe } from '../../contract/records.ts';
-import { type PlanRequest, requestDefaults, supposeTie } from '../../core/index.ts';
-import { type AimCode, aimCodes, aims } from '../../core/plan/aims.ts';
+import { type KnownClient, planClient, planShirt } from '../../contract/records/asWorn.ts';
+import type { ClientRecord, JacketRecord, OutfitRecord, ShirtRecord, TieRecord, Wardrobe } from '../../contract/records/records.ts';
+import { completeRequest, type PlanRequest, requestDefaults, supposeTie } from '../../core/index.ts';
+import { namedWord } from '../../core/knot/names.ts';
+import { type AimCode, aimCodes, aimOn } from '../../core/plan/aims.ts';
 import type { Entry } from '../controls/MeasureField.tsx';
 
 /** A plan's question as it stands in the fields: lengths may be text that is none yet. */
 export interface QuestionEntries {
-  client: { heightMm: Entry; neckMm: Entry; frontDropMm: Entry; crossingGapMm: Entry; blade: 'left' | 'right' };
+  client: Record<'heightMm' | 'neckMm' | 'frontDropMm' | 'crossingGapMm' | 'beltHeightMm', Entry> &
+    Pick<PlanRequest['client'], 'blade' | 'frontDropHow' | 'front'>;
   shirt: {
     collarPointMm: Entry;
     collarSpreadMm: Entry;
     tieSpaceMm: Entry;
     collarAllowanceMm: Entry;
     buttonsMm: readonly number[] | string;
+    pointsHeld: boolean;
   };
-  jacket: { lapelMm: Entry; waistcoat: boolean } | null;
+  jacket: (Record<'lapelMm' | 'buttoningMm', Entry> & Pick<NonNullable<PlanRequest['jacket']>, 'waistcoat' | 'worn'>) | null;
   tie: Record<'lengthMm' | 'bladeMm' | 'thicknessMm' | 'neckMm' | 'neckAtMm' | 'tailMm' | 'keeperMm', Entry> &
-    Pick<PlanRequest['tie'], 'fabric' | 'pattern'>;
+    Pick<PlanRequest['tie'], 'fabric' | 'pattern' | 'ends' | 'profile'>;
   aim: { offsetMm: Entry; aboveMm: Entry; belowMm: Entry };
   taste: PlanRequest['taste'];
 }
@@ -29,6 +33,8 @@ interface Piece {
 /** Everything that is set on the bench. */
 export interface BenchValues {
   client: Piece;
+  /** What the client is dressed for; `null` when the pieces were put together at the bench. */
+  outfit: Piece | null;
   shirt: Piece;
   jacket: Piece | null;
   tie: Piece;
@@ -40,20 +46,15 @@ export interface BenchValues {
   note: string;
 }
 
-const walkIn: ClientRecord = { id: '', name: 'Walk-in', note: '', heightMm: 1780, neckMm: 395, ...requestDefaults.client };
-const anyShirt: ShirtRecord = { id: '', clientId: null, label: 'A shirt', colour: '#f6f7f9', ...requestDefaults.shirt };
-const anyTie: TieRecord = {
-  id: '',
-  clientId: null,
-  label: 'A tie',
-  colours: ['#4a5a78'],
-  ...supposeTie({ lengthMm: 1470, bladeMm: 80, thicknessMm: 3 }),
-};
+const walkIn: KnownClient = { heightMm: 1780, neckMm: 395, ...requestDefaults.client };
+const anyShirt = { label: 'A shirt', colour: '#f6f7f9', ...requestDefaults.shirt };
+const anyTie = { label: 'A tie', colours: ['#4a5a78'], ...supposeTie({ lengthMm: 1470, bladeMm: 80, thicknessMm: 3 }) };
 
-/** The bench with the studio's first client, or with usual measures where nothing is kept yet. */
+/** The bench with the wardrobe's client, or with usual measures where nothing is kept yet. */
 export function freshBench(wardrobe: Wardrobe): BenchValues {
   const bare: BenchValues = {
-    client: { id: null, label: walkIn.name },
+    client: { id: null, label: 'Walk-in' },
+    outfit: null,
     shirt: { id: null, label: anyShirt.label },
     jacket: null,
     tie: { id: null, label: anyTie.label },
@@ -64,27 +65,29 @@ export function freshBench(wardrobe: Wardrobe): BenchValues {
       shirt: shirtEntries(anyShirt),
       jacket: null,
       tie: tieEntries(anyTie),
-      aim: aimEntries('belt-top'),
+      aim: aimOn('belt-top', walkIn.beltHeightMm),
       taste: requestDefaults.taste,
     },
     knot: null,
     note: '',
   };
-  const [first] = wardrobe.clients;
-  const dressed = first ? withClient(bare, first, wardrobe) : bare;
+  const dressed = wardrobe.client ? withClient(bare, wardrobe.client, wardrobe) : bare;
   return wardrobe.ties[0] && dressed.tie.id === null ? withTie(dressed, wardrobe.ties[0]) : dressed;
 }
 
 /** The bench as a fitting was saved. */
 export function benchOfFitting(fitting: Fitting): BenchValues {
-  const { request } = fitting;
+  // What was saved before a measure was asked for is completed with what was supposed of it then.
+  const request = completeRequest(fitting.request);
+  const { beltHeightMm } = request.client;
   return {
     client: { id: fitting.clientId, label: fitting.clientName },
+    outfit: null,
     shirt: { id: fitting.shirtId, label: fitting.shirtLabel },
     jacket: request.jacket && fitting.jacketLabel ? { id: fitting.jacketId, label: fitting.jacketLabel } : null,
     tie: { id: fitting.tieId, label: fitting.tieLabel },
     cloth: fitting.cloth,
-    aim: aimCodes.find((code) => sameAim(aims[code], request.aim)) ?? 'own',
+    aim: aimCodes.find((code) => sameAim(aimOn(code, beltHeightMm), request.aim)) ?? 'own',
     question: {
       client: clientEntries(request.client),
       shirt: shirtEntries(request.shirt),
@@ -102,31 +105,61 @@ function sameAim(a: PlanRequest['aim'], b: PlanRequest['aim']): boolean {
   return a.offsetMm === b.offsetMm && a.aboveMm === b.aboveMm && a.belowMm === b.belowMm;
 }
 
-/** Takes a client, and what is his own of shirts, jackets and ties. */
-export function withClient(values: BenchValues, client: ClientRecord, { shirts, jackets, ties }: Wardrobe): BenchValues {
+/**
+ * Takes a client with his habits, and what is his own: his first outfit, or else the first of
+ * his shirts and jackets; his first tie.
+ */
+export function withClient(values: BenchValues, client: ClientRecord, { outfits, shirts, jackets, ties }: Wardrobe): BenchValues {
   const own = <T extends { readonly clientId: string | null }>(all: readonly T[]) => all.find(({ clientId }) => clientId === client.id);
+  const { symmetry, release, neckBand, practice, ownKnot } = client;
+  const knots = ownKnot && !namedWord(ownKnot) ? 'all' : values.question.taste.knots;
   let next: BenchValues = {
     ...values,
     client: { id: client.id, label: client.name },
-    question: { ...values.question, client: clientEntries(client) },
-    knot: null,
+    outfit: null,
+    question: {
+      ...values.question,
+      client: clientEntries(planClient(client)),
+      taste: { ...values.question.taste, symmetry, release, neckBand, practice, knots },
+    },
+    knot: ownKnot,
     note: '',
   };
   const shirt = own(shirts);
-  const jacket = own(jackets);
   const tie = own(ties);
+  const [outfit] = outfits;
   if (shirt) next = withShirt(next, shirt);
-  next = withJacket(next, jacket ?? null);
+  next = withJacket(next, own(jackets) ?? null);
+  if (outfit) next = withOutfit(next, outfit, client, { shirts, jackets });
   if (tie) next = withTie(next, tie);
-  return next;
+  return withAim(next, client.aim);
+}
+
+/** Puts an outfit of the client on him, with the belt line of its trousers. */
+export function withOutfit(
+  values: BenchValues,
+  outfit: OutfitRecord,
+  client: ClientRecord,
+  { shirts, jackets }: Pick<Wardrobe, 'shirts' | 'jackets'>,
+): BenchValues {
+  const shirt = shirts.find(({ id }) => id === outfit.shirtId);
+  const jacket = jackets.find(({ id }) => id === outfit.jacketId) ?? null;
+  const inShirt = shirt ? withShirt(values, shirt) : values;
+  const dressed = withJacket(inShirt, jacket);
+  return {
+    ...dressed,
+    outfit: { id: outfit.id, label: outfit.label },
+    question: { ...dressed.question, client: clientEntries(planClient(client, outfit)) },
+  };
 }
 
 export function withShirt(values: BenchValues, shirt: ShirtRecord): BenchValues {
   return {
     ...values,
+    outfit: null,
     shirt: { id: shirt.id, label: shirt.label },
     cloth: { ...values.cloth, shirt: shirt.colour },
-    question: { ...values.question, shirt: shirtEntries(shirt) },
+    question: { ...values.question, shirt: shirtEntries(planShirt(shirt)) },
   };
 }
 
@@ -134,9 +167,10 @@ export function withShirt(values: BenchValues, shirt: ShirtRecord): BenchValues 
 export function withJacket(values: BenchValues, jacket: JacketRecord | null): BenchValues {
   return {
     ...values,
+    outfit: null,
     jacket: jacket && { id: jacket.id, label: jacket.label },
     cloth: { ...values.cloth, jacket: jacket?.colour ?? null },
-    question: { ...values.question, jacket: jacket && { lapelMm: jacket.lapelMm, waistcoat: jacket.waistcoat } },
+    question: { ...values.question, jacket: jacket && jacketEntries(jacket) },
   };
 }
 
@@ -150,24 +184,39 @@ export function withTie(values: BenchValues, tie: TieRecord): BenchValues {
 }
 
 export function withAim(values: BenchValues, code: AimCode): BenchValues {
-  return { ...values, aim: code, question: { ...values.question, aim: aimEntries(code) } };
+  const { beltHeightMm } = values.question.client;
+  const onBelt = typeof beltHeightMm === 'number' ? beltHeightMm : requestDefaults.client.beltHeightMm;
+  return { ...values, aim: code, question: { ...values.question, aim: aimOn(code, onBelt) } };
 }
 
-function aimEntries(code: AimCode): QuestionEntries['aim'] {
-  const { offsetMm, aboveMm, belowMm } = aims[code];
-  return { offsetMm, aboveMm, belowMm };
-}
-
-function clientEntries({ heightMm, neckMm, frontDropMm, crossingGapMm, blade }: PlanRequest['client']): QuestionEntries['client'] {
-  return { heightMm, neckMm, frontDropMm, crossingGapMm, blade };
+function clientEntries(client: KnownClient): QuestionEntries['client'] {
+  const { heightMm, neckMm, frontDropMm, frontDropHow, front, beltHeightMm, crossingGapMm, blade } = client;
+  // A measure that was never taken is an empty field, which says so; only the front drop can be done without.
+  return { heightMm: heightMm ?? '', neckMm: neckMm ?? '', frontDropMm, frontDropHow, front, beltHeightMm, crossingGapMm, blade };
 }
 
 function shirtEntries(shirt: PlanRequest['shirt']): QuestionEntries['shirt'] {
-  const { collarPointMm, collarSpreadMm, tieSpaceMm, collarAllowanceMm, buttonsMm } = shirt;
-  return { collarPointMm, collarSpreadMm, tieSpaceMm, collarAllowanceMm, buttonsMm };
+  const { collarPointMm, collarSpreadMm, tieSpaceMm, collarAllowanceMm, buttonsMm, pointsHeld } = shirt;
+  return { collarPointMm, collarSpreadMm, tieSpaceMm, collarAllowanceMm, buttonsMm, pointsHeld };
+}
+
+function jacketEntries({ lapelMm, buttoningMm, waistcoat, worn }: NonNullable<PlanRequest['jacket']>): QuestionEntries['jacket'] {
+  return { lapelMm, buttoningMm, waistcoat, worn };
 }
 
 function tieEntries(tie: PlanRequest['tie']): QuestionEntries['tie'] {
-  const { lengthMm, bladeMm, thicknessMm, neckMm, neckAtMm, tailMm, keeperMm, fabric, pattern } = tie;
-  return { lengthMm, bladeMm, thicknessMm, neckMm, neckAtMm, tailMm, keeperMm, fabric, pattern };
+  const { lengthMm, bladeMm, thicknessMm, neckMm, neckAtMm, tailMm, keeperMm, fabric, pattern, ends, profile } = tie;
+  return {
+    lengthMm,
+    bladeMm,
+    thicknessMm,
+    neckMm,
+    neckAtMm,
+    tailMm,
+    keeperMm,
+    fabric,
+    pattern,
+    ...(ends && { ends }),
+    ...(profile && { profile }),
+  };
 }

@@ -1,5 +1,6 @@
+import { useMemo, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
-import type { Wardrobe } from '../../contract/records.ts';
+import type { Wardrobe } from '../../contract/records/records.ts';
 import { Window } from '../../drawing/brief/Window.tsx';
 import { BenchNotReady } from '../bench/BenchNotReady.tsx';
 import { keepBench, keptBench } from '../bench/keptBench.ts';
@@ -7,30 +8,41 @@ import { Sentence } from '../bench/Sentence.tsx';
 import { type BenchValues, freshBench } from '../bench/values.ts';
 import { Switch } from '../controls/Switch.tsx';
 import { unitChoices, useUnits } from '../controls/useUnits.ts';
-import { outfitOnBench } from '../rack/outfitOnBench.ts';
+import { useWardrobe } from '../records/useWardrobe.ts';
 import { WithWardrobe } from '../records/WithWardrobe.tsx';
+import { outfitOnBench } from '../whichTie/outfitOnBench.ts';
 import { BriefInWords } from './BriefInWords.tsx';
+import { hisOutfits } from './hisOutfits.ts';
+import { ServedOutfits } from './ServedOutfits.tsx';
 import { ShopTie } from './ShopTie.tsx';
 import { checkShopTie, firstShopTie, type ShopTieEntries } from './shopTieEntries.ts';
 import { useBuyingBrief } from './useBuyingBrief.ts';
 
 /** What to look for in a shop, and whether the tie in the hand is it. */
 export default function Brief() {
+  const [kept] = useState(keptBench);
   return (
-    <WithWardrobe waiting="Looking at the outfit …" whenBack="The brief will appear as soon as it can; this page keeps trying.">
-      {(wardrobe) => <BriefOf wardrobe={wardrobe} />}
+    <WithWardrobe
+      waiting="Looking at the outfit …"
+      whenBack="The brief will appear as soon as it can; this page keeps trying."
+      clientId={kept?.client.id ?? null}
+    >
+      {(wardrobe) => <BriefOf initial={wardrobe} kept={kept} />}
     </WithWardrobe>
   );
 }
 
-function BriefOf({ wardrobe }: { readonly wardrobe: Wardrobe }) {
-  const bench = useForm<BenchValues>({ defaultValues: keptBench() ?? freshBench(wardrobe) });
+function BriefOf({ initial, kept }: { readonly initial: Wardrobe; readonly kept: BenchValues | undefined }) {
+  const bench = useForm<BenchValues>({ defaultValues: kept ?? freshBench(initial) });
   const values = bench.watch();
+  const wardrobe = useWardrobe(values.client.id, initial);
   const shop = useForm<ShopTieEntries>({ defaultValues: firstShopTie });
   const entries = shop.watch();
-  const [units, setUnits] = useUnits(wardrobe.studio.units);
+  const [units, setUnits] = useUnits(wardrobe.client?.units ?? wardrobe.studio.units);
   const outfit = outfitOnBench(values, units);
-  const { brief, searching } = useBuyingBrief(outfit);
+  const asked = JSON.stringify(values);
+  const dressed = useMemo(() => hisOutfits(wardrobe, JSON.parse(asked) as BenchValues, units), [wardrobe, asked, units]);
+  const { brief, searching, served } = useBuyingBrief(outfit, dressed);
   const shopTie = checkShopTie(entries, units);
 
   if (!outfit) {
@@ -56,20 +68,23 @@ function BriefOf({ wardrobe }: { readonly wardrobe: Wardrobe }) {
       </div>
       {brief ? (
         <div aria-busy={searching} className={`grid gap-8 lg:grid-cols-[minmax(0,34rem)_minmax(0,1fr)] ${searching ? 'opacity-60' : ''}`}>
-          <Window
-            brief={brief}
-            units={units}
-            lapelMm={values.question.jacket ? outfit.question.jacket?.lapelMm : undefined}
-            tie={shopTie.tie}
-            className="h-96 w-full"
-          />
+          <div>
+            <Window
+              brief={brief}
+              units={units}
+              lapelMm={values.question.jacket ? outfit.question.jacket?.lapelMm : undefined}
+              tie={shopTie.tie}
+              className="h-96 w-full"
+            />
+            {brief.bladeMm && <ServedOutfits name={values.client.label} served={served} count={dressed.length} />}
+          </div>
           <BriefInWords brief={brief} units={units} shirtColour={outfit.shirtColour} />
         </div>
       ) : (
         <p className="py-6 text-xl text-soft">Searching …</p>
       )}
       <FormProvider {...shop}>
-        <ShopTie checked={shopTie} wardrobe={wardrobe} values={values} units={units} />
+        <ShopTie checked={shopTie} name={values.client.label} dressed={dressed} units={units} />
       </FormProvider>
     </>
   );

@@ -1,10 +1,11 @@
 import { checkTie } from '../../contract/planQuestion.ts';
+import type { ColouredCloth } from '../../core/colour/cloth.ts';
 import { supposeTie, type Tie } from '../../core/index.ts';
 import type { Fault } from '../../core/measures/faults.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import type { Entry } from '../controls/MeasureField.tsx';
 
-/** A tie in a shop, by its five numbers and its main colour; what was not measured is supposed. */
+/** A tie in a shop, by its five numbers and its colours; what was not measured is supposed. */
 export interface ShopTieEntries {
   lengthMm: Entry;
   bladeMm: Entry;
@@ -13,7 +14,8 @@ export interface ShopTieEntries {
   tailMm: Entry;
   fabric: Tie['fabric'];
   pattern: Tie['pattern'];
-  colour: string;
+  colours: readonly string[];
+  shares: readonly number[] | null;
 }
 
 export const firstShopTie: ShopTieEntries = {
@@ -24,16 +26,17 @@ export const firstShopTie: ShopTieEntries = {
   tailMm: '',
   fabric: 'woven-silk',
   pattern: 'solid',
-  colour: '#34506b',
+  colours: ['#34506b'],
+  shares: null,
 };
 
 export interface CheckedShopTie {
   readonly tie: Tie | undefined;
-  readonly colour: string;
+  readonly cloth: ColouredCloth;
   readonly faults: readonly Fault[];
 }
 
-export function checkShopTie({ colour, ...entries }: ShopTieEntries, units: LengthUnit): CheckedShopTie {
+export function checkShopTie({ colours, shares, ...entries }: ShopTieEntries, units: LengthUnit): CheckedShopTie {
   const { value, faults } = checkTie(entries, units);
-  return { tie: value ? supposeTie(value) : undefined, colour, faults: faults ?? [] };
+  return { tie: value ? supposeTie(value) : undefined, cloth: { colours, shares }, faults: faults ?? [] };
 }

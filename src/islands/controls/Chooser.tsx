@@ -1,5 +1,21 @@
 import { Check, ChevronDown } from 'lucide-react';
-import { Button, Header, Label, ListBox, ListBoxItem, ListBoxSection, Popover, Select, SelectValue } from 'react-aria-components';
+import {
+  Autocomplete,
+  Button,
+  Header,
+  Input,
+  Label,
+  ListBox,
+  ListBoxItem,
+  ListBoxSection,
+  ListLayout,
+  Popover,
+  SearchField,
+  Select,
+  SelectValue,
+  useFilter,
+  Virtualizer,
+} from 'react-aria-components';
 import { Swatch } from './Swatch.tsx';
 
 export interface ChoiceGroup {
@@ -13,10 +29,33 @@ interface ChooserProps {
   readonly placeholder: string;
   readonly groups: readonly ChoiceGroup[];
   readonly onChoose: (key: string) => void;
+  /** Where the choices are sought elsewhere: what is typed, and who is told of it. */
+  readonly search?: { readonly text: string; readonly onText: (text: string) => void };
 }
 
+/** Lists longer than this can be searched by typing. */
+const searchFrom = 9;
+/** And longer than this are drawn only where they are in sight. */
+const windowFrom = 60;
+
+const listBox = 'max-h-96 overflow-auto py-1 outline-none';
+
 /** A word of the sentence that can be exchanged for another. */
-export function Chooser({ label, value, placeholder, groups, onChoose }: ChooserProps) {
+export function Chooser({ label, value, placeholder, groups, onChoose, search }: ChooserProps) {
+  const { contains } = useFilter({ sensitivity: 'base' });
+  const shown = groups.filter(({ choices }) => choices.length > 0);
+  const count = shown.reduce((sum, { choices }) => sum + choices.length, 0);
+  const sections = shown.map((group) => <Section key={group.title} group={group} />);
+  const list =
+    count > windowFrom ? (
+      <Virtualizer layout={ListLayout} layoutOptions={{ rowHeight: 44, headingHeight: 30 }}>
+        <ListBox className={`${listBox} h-96`}>{sections}</ListBox>
+      </Virtualizer>
+    ) : (
+      <ListBox className={listBox} renderEmptyState={() => <p className="px-3 py-2 text-soft">Nothing is called that.</p>}>
+        {sections}
+      </ListBox>
+    );
   return (
     <Select
       className="inline-flex min-w-0"
@@ -32,37 +71,46 @@ export function Chooser({ label, value, placeholder, groups, onChoose }: Chooser
           className="truncate"
           title={groups.flatMap(({ choices }) => choices).find(({ key }) => key === value)?.label ?? placeholder}
         >
-          {({ selectedText, isPlaceholder }) => (isPlaceholder ? placeholder : selectedText)}
+          {({ selectedText, isPlaceholder }) => (isPlaceholder || !selectedText ? placeholder : selectedText)}
         </SelectValue>
         <ChevronDown aria-hidden className="size-4 shrink-0 opacity-60" />
       </Button>
       <Popover className="w-80 border-2 border-set bg-white shadow-[0_12px_30px_-12px_#16202a66]">
-        <ListBox className="max-h-96 overflow-auto py-1 outline-none">
-          {groups
-            .filter(({ choices }) => choices.length > 0)
-            .map(({ title, choices }) => (
-              <ListBoxSection key={title} id={title}>
-                <Header className="px-3 pt-2 pb-1 text-note text-soft">{title}</Header>
-                {choices.map((choice) => (
-                  <ListBoxItem
-                    key={choice.key}
-                    id={choice.key}
-                    textValue={choice.label}
-                    className="flex min-h-11 cursor-pointer items-center gap-2 px-3 outline-none data-[focused]:bg-set-wash data-[selected]:text-set"
-                  >
-                    {({ isSelected }) => (
-                      <>
-                        {choice.colours && <Swatch colours={choice.colours} />}
-                        <span className="grow">{choice.label}</span>
-                        {isSelected && <Check aria-hidden className="size-4" />}
-                      </>
-                    )}
-                  </ListBoxItem>
-                ))}
-              </ListBoxSection>
-            ))}
-        </ListBox>
+        {search || count >= searchFrom ? (
+          <Autocomplete {...(search ? { inputValue: search.text, onInputChange: search.onText } : { filter: contains })}>
+            <SearchField autoFocus aria-label={`Find: ${label}`} className="px-3 pt-2">
+              <Input className="h-10 w-full border-b-2 border-set/40 bg-transparent text-lg text-set outline-none" placeholder="find …" />
+            </SearchField>
+            {list}
+          </Autocomplete>
+        ) : (
+          list
+        )}
       </Popover>
     </Select>
+  );
+}
+
+function Section({ group: { title, choices } }: { readonly group: ChoiceGroup }) {
+  return (
+    <ListBoxSection id={title}>
+      <Header className="px-3 pt-2 pb-1 text-note text-soft">{title}</Header>
+      {choices.map((choice) => (
+        <ListBoxItem
+          key={choice.key}
+          id={choice.key}
+          textValue={choice.label}
+          className="flex min-h-11 cursor-pointer items-center gap-2 px-3 outline-none data-[focused]:bg-set-wash data-[selected]:text-set"
+        >
+          {({ isSelected }) => (
+            <>
+              {choice.colours && <Swatch colours={choice.colours} />}
+              <span className="grow">{choice.label}</span>
+              {isSelected && <Check aria-hidden className="size-4" />}
+            </>
+          )}
+        </ListBoxItem>
+      ))}
+    </ListBoxSection>
   );
 }

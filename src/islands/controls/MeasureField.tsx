@@ -2,6 +2,7 @@ import { useId, useState } from 'react';
 import { type FieldValues, type Path, useController, useFormContext } from 'react-hook-form';
 import type { Measure } from '../../core/measures/measures.ts';
 import { type Fineness, formatFigure, type LengthUnit, mmPerInch, parseLength, unitLabel } from '../../core/units/length.ts';
+import { HowTo, type HowToProps } from '../../drawing/howto/HowTo.tsx';
 import { useFault } from './faults.ts';
 
 /**
@@ -20,11 +21,15 @@ interface MeasureFieldProps<T extends FieldValues> {
   readonly recordedMm?: number | null | undefined;
   /** Whether an empty field means “not measured”. */
   readonly optional?: boolean;
+  /** Where the tape lies, drawn beside the label. */
+  readonly sketch?: HowToProps;
+  /** Told when a person changes it. */
+  readonly onEdit?: () => void;
 }
 
 /** The field for lengths. It reads every notation, writes the reader's unit, and shows its fault beside it. */
 export function MeasureField<T extends FieldValues>(props: MeasureFieldProps<T>) {
-  const { name, measure, units, supposedMm, recordedMm, optional = false } = props;
+  const { name, measure, units, supposedMm, recordedMm, optional = false, sketch, onEdit } = props;
   const { control } = useFormContext<T>();
   const { field } = useController({ name, control });
   const fault = useFault(name);
@@ -45,7 +50,8 @@ export function MeasureField<T extends FieldValues>(props: MeasureFieldProps<T>)
 
   return (
     <div className="grid grid-cols-[1fr_6.5rem] items-center gap-x-2 border-b border-faint py-1">
-      <label htmlFor={id} className="leading-tight">
+      <label htmlFor={id} className="flex items-center gap-2 leading-tight">
+        {sketch && <HowTo {...sketch} />}
         {measure.label}
       </label>
       <span className="flex items-baseline gap-1">
@@ -66,6 +72,7 @@ export function MeasureField<T extends FieldValues>(props: MeasureFieldProps<T>)
             const next = read(event.target.value);
             setDraft({ text: event.target.value, entry: next });
             field.onChange(next);
+            onEdit?.();
           }}
           onBlur={() => {
             setDraft(undefined);
@@ -79,6 +86,7 @@ export function MeasureField<T extends FieldValues>(props: MeasureFieldProps<T>)
             setDraft(undefined);
             const stepMm = stepOf(units, fineness);
             field.onChange(Number(((Math.round(entry / stepMm) + step) * stepMm).toFixed(3)));
+            onEdit?.();
           }}
         />
         <span className="w-6 shrink-0 text-note text-soft">{unitLabel(units, fineness)}</span>

@@ -1,8 +1,11 @@
 const places = [
   { path: '/', label: 'Bench' },
+  { path: '/clients', label: 'Clients' },
   { path: '/rack', label: 'Rack' },
+  { path: '/which-tie', label: 'Which tie' },
   { path: '/brief', label: 'Buying brief' },
   { path: '/fittings', label: 'Fittings' },
+  { path: '/in-and-out', label: 'In and out' },
 ] as const;
 
 export type Place = (typeof places)[number]['path'];

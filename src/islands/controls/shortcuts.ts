@@ -2,7 +2,9 @@ import { useEffect, useState } from 'react';
 
 /** The one place for keys. `plain` keys act only outside fields, and can be switched off. */
 export const shortcuts = {
-  save: { keys: ['mod+s'], plain: false, does: 'save the fitting' },
+  save: { keys: ['mod+s'], plain: false, does: 'save the fitting, or the record' },
+  find: { keys: ['/'], plain: true, does: 'find, in a list' },
+  add: { keys: ['+'], plain: true, does: 'add one, in a list' },
   undo: { keys: ['mod+z'], plain: false, does: 'undo' },
   redo: { keys: ['mod+shift+z', 'mod+y'], plain: false, does: 'redo' },
   nextKnot: { keys: ['n'], plain: true, does: 'next knot in the ranking' },

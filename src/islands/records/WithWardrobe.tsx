@@ -1,6 +1,6 @@
 import { QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
-import type { Wardrobe } from '../../contract/records.ts';
+import type { Wardrobe } from '../../contract/records/records.ts';
 import { OutageNotice } from './OutageNotice.tsx';
 import { createQueryClient, wardrobeQuery } from './queries.ts';
 
@@ -9,6 +9,8 @@ interface WithWardrobeProps {
   readonly waiting: string;
   /** What will happen once records that are out of reach are back. */
   readonly whenBack: string;
+  /** Whose wardrobe; the client fitted last unless said. */
+  readonly clientId?: string | null;
   readonly children: (wardrobe: Wardrobe) => ReactNode;
 }
 
@@ -22,8 +24,8 @@ export function WithWardrobe(props: WithWardrobeProps) {
   );
 }
 
-function Fetched({ waiting, whenBack, children }: WithWardrobeProps) {
-  const wardrobe = useQuery(wardrobeQuery);
+function Fetched({ waiting, whenBack, clientId, children }: WithWardrobeProps) {
+  const wardrobe = useQuery(wardrobeQuery(clientId));
   if (wardrobe.data) return children(wardrobe.data);
   if (wardrobe.isError) return <p className="py-6 text-xl">{wardrobe.error.message}</p>;
   if (wardrobe.failureCount > 0) return <OutageNotice what={whenBack} />;

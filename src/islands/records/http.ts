@@ -5,24 +5,42 @@ import type { Fault } from '../../core/measures/faults.ts';
 export class Refusal extends Error {
   readonly status: number;
   readonly faults: readonly Fault[];
+  readonly code: string;
+  /** What is kept now, where a change was made in between. */
+  readonly current: unknown;
 
   constructor(status: number, { error }: ProblemBody) {
     super(error.message);
     this.status = status;
     this.faults = error.fields;
+    this.code = error.code;
+    this.current = error.current;
   }
 }
 
 /** The server, or the studio's records behind it, cannot be reached just now. Worth trying again. */
 export class Outage extends Error {}
 
+/** What goes along: JSON, or text of another `type`. */
+interface Sent {
+  readonly method: 'POST' | 'PUT';
+  readonly body: unknown;
+  readonly type?: string;
+}
+
 /** The one way to ask the server. Throws a {@link Refusal} or an {@link Outage}. */
-export async function ask<T>(path: string, send?: { readonly method: 'POST'; readonly body: unknown }): Promise<T> {
+export async function ask<T>(path: string, send?: Sent): Promise<T> {
   let response: Response;
   try {
     response = await fetch(
       path,
-      send ? { method: send.method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(send.body) } : {},
+      send
+        ? {
+            method: send.method,
+            headers: { 'content-type': send.type ?? 'application/json' },
+            body: send.type === undefined ? JSON.stringify(send.body) : String(send.body),
+          }
+        : {},
     );
   } catch {
     throw new Outage('Ropewalk’s server does not answer.');

@@ -1,4 +1,4 @@
-import type { ProblemBody } from '../../contract/problem.ts';
+import { changedInBetween, type ProblemBody } from '../../contract/problem.ts';
 import type { Fault } from '../../core/measures/faults.ts';
 
 /** A refusal that the caller can do something about: a status, a code, and a sentence. */
@@ -6,17 +6,20 @@ export class Problem extends Error {
   readonly status: number;
   readonly code: string;
   readonly fields: readonly Fault[];
+  readonly current: unknown;
 
-  constructor(status: number, code: string, message: string, fields: readonly Fault[] = []) {
+  constructor(status: number, code: string, message: string, fields: readonly Fault[] = [], current?: unknown) {
     super(message);
     this.name = 'Problem';
     this.status = status;
     this.code = code;
     this.fields = fields;
+    this.current = current;
   }
 
   get body(): ProblemBody {
-    return { error: { code: this.code, message: this.message, fields: this.fields } };
+    const { code, message, fields, current } = this;
+    return { error: { code, message, fields, ...(current === undefined ? {} : { current }) } };
   }
 }
 
@@ -28,4 +31,13 @@ export function invalid(faults: readonly Fault[]): Problem {
 
 export function notFound(what: string): Problem {
   return new Problem(404, 'not-found', `There is no such ${what}.`);
+}
+
+/** A change from a version that is no longer the latest; `current` is the record as it is kept now. */
+export function changedMeanwhile(what: string, current: unknown): Problem {
+  return new Problem(409, changedInBetween, `Someone else changed this ${what} in the meantime. Nothing was overwritten.`, [], current);
+}
+
+export function nothingAt(url: URL): Problem {
+  return new Problem(404, 'not-found', `There is nothing at ${url.pathname}.`);
 }

@@ -38,14 +38,14 @@ test('shares make up the whole, the ground most of it, and a mix lies between it
 });
 
 test('ties against shirts, in words', () => {
-  assert.equal(tieOnShirt(['#1f2d52'], '#f6f7f9').reading, 'dressy');
-  assert.equal(tieOnShirt(['#d8d2c0'], '#2b3550').reading, 'casual');
-  assert.equal(tieOnShirt(['#eef0f4'], '#f6f7f9').reading, 'too-close');
-  assert.equal(tieOnShirt(['#7d5a5a'], '#5a7a6a').reading, 'even');
+  assert.equal(tieOnShirt({ colours: ['#1f2d52'] }, '#f6f7f9').reading, 'dressy');
+  assert.equal(tieOnShirt({ colours: ['#d8d2c0'] }, '#2b3550').reading, 'casual');
+  assert.equal(tieOnShirt({ colours: ['#eef0f4'] }, '#f6f7f9').reading, 'too-close');
+  assert.equal(tieOnShirt({ colours: ['#7d5a5a'] }, '#5a7a6a').reading, 'even');
 });
 
 test('two ties of one hue can be warm and cold against the same shirt', () => {
-  assert.equal(tieOnShirt(['#8c2a22'], '#f3f3f3').undertone, 'warmer');
-  assert.equal(tieOnShirt(['#2a3f7a'], '#f3f3f3').undertone, 'cooler');
-  assert.equal(tieOnShirt(['#555555'], '#f3f3f3').undertone, 'alike');
+  assert.equal(tieOnShirt({ colours: ['#8c2a22'] }, '#f3f3f3').undertone, 'warmer');
+  assert.equal(tieOnShirt({ colours: ['#2a3f7a'] }, '#f3f3f3').undertone, 'cooler');
+  assert.equal(tieOnShirt({ colours: ['#555555'] }, '#f3f3f3').undertone, 'alike');
 });

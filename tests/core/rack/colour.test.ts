@@ -9,20 +9,20 @@ const outfit: Outfit = { question: dressed, shirtColour: '#f6f7f9' };
 
 test('colours are judged in words', () => {
   assert.deepEqual(
-    [judgeColour(['#1f2d52'], '#f6f7f9').verdict, judgeColour(['#1f2d52'], '#f6f7f9').text],
+    [judgeColour({ colours: ['#1f2d52'] }, '#f6f7f9').verdict, judgeColour({ colours: ['#1f2d52'] }, '#f6f7f9').text],
     ['good', 'Dark tie on a lighter shirt: the dressy, safe way, and cooler than it.'],
   );
-  assert.match(judgeColour(['#e9dfc6'], '#26304a').text, /^Light tie on a darker shirt: casual, and warmer than it\.$/);
-  assert.equal(judgeColour(['#f4f5f7'], '#f6f7f9').verdict, 'poor');
-  assert.match(judgeColour(['#7d5a5a'], '#5a7a6a').text, /^About as light as the shirt, told apart by its colour only/);
+  assert.match(judgeColour({ colours: ['#e9dfc6'] }, '#26304a').text, /^Light tie on a darker shirt: casual, and warmer than it\.$/);
+  assert.equal(judgeColour({ colours: ['#f4f5f7'] }, '#f6f7f9').verdict, 'poor');
+  assert.match(judgeColour({ colours: ['#7d5a5a'] }, '#5a7a6a').text, /^About as light as the shirt, told apart by its colour only/);
 });
 
 test('dressy is liked best, then casual, then by colour only, then not told apart', () => {
   const scores = [
-    judgeColour(['#1f2d52'], '#f6f7f9'),
-    judgeColour(['#e9dfc6'], '#26304a'),
-    judgeColour(['#7d5a5a'], '#5a7a6a'),
-    judgeColour(['#f4f5f7'], '#f6f7f9'),
+    judgeColour({ colours: ['#1f2d52'] }, '#f6f7f9'),
+    judgeColour({ colours: ['#e9dfc6'] }, '#26304a'),
+    judgeColour({ colours: ['#7d5a5a'] }, '#5a7a6a'),
+    judgeColour({ colours: ['#f4f5f7'] }, '#f6f7f9'),
   ].map(({ score }) => score);
   assert.deepEqual(
     scores,
@@ -31,8 +31,8 @@ test('dressy is liked best, then casual, then by colour only, then not told apar
 });
 
 test('the ground of a pattern counts more than what is on it', () => {
-  const navyGround = judgeColour(['#1f2d52', '#ffffff'], '#f6f7f9').colours.contrast;
-  const whiteGround = judgeColour(['#ffffff', '#1f2d52'], '#f6f7f9').colours.contrast;
+  const navyGround = judgeColour({ colours: ['#1f2d52', '#ffffff'] }, '#f6f7f9').colours.contrast;
+  const whiteGround = judgeColour({ colours: ['#ffffff', '#1f2d52'] }, '#f6f7f9').colours.contrast;
   assert.ok(navyGround > 2 * whiteGround);
 });
 

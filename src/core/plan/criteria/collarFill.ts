@@ -27,7 +27,10 @@ export const collarFillCriterion: Criterion = {
   judge: (situation) => (situation.request.taste.collarRule === 'thirds' ? byThirds(situation) : byProportion(situation)),
 };
 
-function byThirds({ collar, collarClass }: Situation): Judgement {
+/** What a knot too small is liked at, at least, where the band it leaves is held covered or not minded. */
+const likingOfSmall = 0.7;
+
+function byThirds({ collar, collarClass, request }: Situation): Judgement {
   const { fill } = collar;
   const score = liking(fill);
   const share = `${Math.round(fill * 100)} % of the collar’s edge`;
@@ -38,6 +41,14 @@ function byThirds({ collar, collarClass }: Situation): Judgement {
       : { score, verdict: 'poor', text: `Swamps the ${where}: it covers ${share}; a third is the most.` };
   }
   if (fill < bandShowsUnder) {
+    const excuse = request.shirt.pointsHeld
+      ? 'the fastened points hold the band covered'
+      : request.taste.neckBand === 'tolerated'
+        ? 'the neck band shows at the sides, which he does not mind'
+        : undefined;
+    if (excuse) {
+      return { score: Math.max(score, likingOfSmall), verdict: 'good', text: `Small for the ${where}: it covers ${share}; ${excuse}.` };
+    }
     return fill > bandShowsUnder - 0.03
       ? { score, verdict: 'fair', text: `A little small for the ${where}: it covers ${share}, and the neck band may show.` }
       : { score, verdict: 'poor', text: `Too small for the ${where}: it covers ${share}, so the neck band shows at the sides.` };

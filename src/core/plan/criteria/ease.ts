@@ -1,4 +1,5 @@
 import { fewestMoves } from '../../knot/enumerate.ts';
+import type { Liking } from '../habits.ts';
 import type { Criterion } from './criterion.ts';
 
 const costOfMove = 0.085;
@@ -6,6 +7,8 @@ const costOfTurningBack = 0.06;
 const costOfSeamOut = 0.12;
 const costOfSeldom = 0.1;
 const costOfNoName = 0.25;
+/** How much the difficulties weigh for whoever ties it. */
+const burden: Readonly<Record<Liking['practice'], number>> = { new: 1.6, some: 1, fluent: 0.35 };
 const goodFrom = 0.65;
 const fairFrom = 0.35;
 
@@ -15,13 +18,11 @@ const counts = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'ei
 export const easeCriterion: Criterion = {
   code: 'ease',
   weight: 0.12,
-  judge: ({ properties }) => {
+  judge: ({ properties, request }) => {
     const { moves, balance, startSeam, names, everyday } = properties;
     const unusual = names.length === 0 ? costOfNoName : everyday ? 0 : costOfSeldom;
-    const score = Math.max(
-      0,
-      1 - costOfMove * (moves - fewestMoves) - costOfTurningBack * balance - (startSeam === 'out' ? costOfSeamOut : 0) - unusual,
-    );
+    const cost = costOfMove * (moves - fewestMoves) + costOfTurningBack * balance + (startSeam === 'out' ? costOfSeamOut : 0) + unusual;
+    const score = Math.max(0, 1 - burden[request.taste.practice] * cost);
     const says = [`${counts[moves] ?? moves} moves`];
     if (startSeam === 'out') says.push('starts inside out');
     if (balance > 1) says.push(`turns back ${counts[balance] ?? balance} times`);

@@ -3,6 +3,7 @@ import type { Criterion } from './criterion.ts';
 import { easeCriterion } from './ease.ts';
 import { landingCriterion } from './landing.ts';
 import { lapelCriterion } from './lapel.ts';
+import { releaseCriterion } from './release.ts';
 import { symmetryCriterion } from './symmetry.ts';
 import { tailCriterion } from './tail.ts';
 
@@ -13,5 +14,6 @@ export const criteria: readonly Criterion[] = [
   landingCriterion,
   symmetryCriterion,
   easeCriterion,
+  releaseCriterion,
   lapelCriterion,
 ];

@@ -1,3 +1,4 @@
+import { hidesTip } from '../tail.ts';
 import type { Criterion } from './criterion.ts';
 
 const goodFrom = 0.55;
@@ -12,8 +13,9 @@ export const landingCriterion: Criterion = {
     const { inBandProbability: chance } = landing;
     const inHundred = Math.round(chance * 100);
     const text = `Lands within tolerance about ${inHundred} times in 100 on the first tying, give or take ${say(landing.sdMm)}.`;
-    if (request.jacket?.waistcoat) {
-      return { score: Math.max(chance, hiddenWeightOfMissing), verdict: 'good', text: `${text} The waistcoat hides the tip.` };
+    if (hidesTip(request.jacket)) {
+      const hider = request.jacket?.waistcoat ? 'waistcoat' : 'closed jacket';
+      return { score: Math.max(chance, hiddenWeightOfMissing), verdict: 'good', text: `${text} The ${hider} hides the tip.` };
     }
     return { score: chance, verdict: chance >= goodFrom ? 'good' : chance >= fairFrom ? 'fair' : 'poor', text };
   },

@@ -1,4 +1,5 @@
 import { patterns } from '../../tie/patterns.ts';
+import type { Liking } from '../habits.ts';
 import type { Criterion, Verdict } from './criterion.ts';
 
 export type LeanWord = 'level' | 'slight' | 'clear';
@@ -11,10 +12,17 @@ export function leanWord(lean: number): LeanWord {
   return lean < slightFrom ? 'level' : lean < clearFrom ? 'slight' : 'clear';
 }
 
-const plain: Readonly<Record<LeanWord, { score: number; text: string }>> = {
-  level: { score: 1, text: 'Sits level.' },
-  slight: { score: 0.85, text: 'Leans slightly, which reads relaxed.' },
-  clear: { score: 0.65, text: 'Leans clearly, which reads relaxed.' },
+const says: Readonly<Record<LeanWord, string>> = {
+  level: 'Sits level.',
+  slight: 'Leans slightly, which reads relaxed.',
+  clear: 'Leans clearly, which reads relaxed.',
+};
+
+/** How a lean is liked, by whoever wears it. */
+const scores: Readonly<Record<Liking['symmetry'], Readonly<Record<LeanWord, number>>>> = {
+  either: { level: 1, slight: 0.85, clear: 0.65 },
+  level: { level: 1, slight: 0.6, clear: 0.3 },
+  relaxed: { level: 0.65, slight: 1, clear: 0.85 },
 };
 
 /** Does it sit level? A narrow collar shows a lean, a wide one hides it; stripes give it away. */
@@ -23,8 +31,12 @@ export const symmetryCriterion: Criterion = {
   weight: 0.1,
   judge: ({ shape, collarClass, request }) => {
     const word = leanWord(shape.lean);
-    const { score, text } = plain[word];
-    if (word === 'level') return { score, verdict: 'good', text };
+    const { symmetry } = request.taste;
+    const score = scores[symmetry][word];
+    const text = says[word];
+    if (word === 'level') {
+      return symmetry === 'relaxed' ? { score, verdict: 'fair', text: `${text} He likes a lean.` } : { score, verdict: 'good', text };
+    }
     if (patterns[request.tie.pattern].directional) {
       return {
         score: score - 0.25,
@@ -32,9 +44,9 @@ export const symmetryCriterion: Criterion = {
         text: `${text} The ${patterns[request.tie.pattern].label} makes it plain to see.`,
       };
     }
-    const verdict: Verdict = word === 'clear' ? 'fair' : 'good';
+    const verdict: Verdict = score >= 0.8 ? 'good' : score >= 0.5 ? 'fair' : 'poor';
     return collarClass.wants === 'large'
-      ? { score: score + 0.1, verdict, text: `${text} The open collar hides it.` }
+      ? { score: Math.min(1, score + 0.1), verdict, text: `${text} The open collar hides it.` }
       : { score, verdict, text };
   },
 };

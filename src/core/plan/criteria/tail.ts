@@ -42,7 +42,11 @@ function ruledOut({ tailFault, say }: Situation): Judgement | undefined {
 
 function worn({ tail, landing, request, say }: Situation): Judgement {
   if (!tail.hidden) {
-    return { score: 0.5, verdict: 'fair', text: 'The narrow end hangs lower than the blade; the waistcoat hides it.' };
+    return {
+      score: 0.5,
+      verdict: 'fair',
+      text: `The narrow end hangs lower than the blade; the ${request.jacket?.waistcoat ? 'waistcoat' : 'closed jacket'} hides it.`,
+    };
   }
   if (tail.reachesKeeper) {
     const level = landing.dropMm - tail.dropMm <= nearlyLevelMm;

@@ -1,0 +1,79 @@
+import Papa from 'papaparse';
+import type { Kind } from '../records/records.ts';
+import { columnsOf, type TitleOf, type Values } from './cells.ts';
+
+/** A table of one kind of record, as RFC 4180 has it, UTF-8. */
+export function writeCsv(kind: Kind, records: readonly Values[], titleOf: TitleOf): string {
+  const columns = columnsOf(kind);
+  const data = records.map((record) => columns.map(({ write }) => write(record, titleOf)));
+  return `${Papa.unparse({ fields: columns.map(({ name }) => name), data }, { newline: '\r\n' })}\r\n`;
+}
+
+export interface CsvRow {
+  /** Where the row begins in the file, the heading being line 1. */
+  readonly line: number;
+  readonly values: Readonly<Record<string, unknown>>;
+}
+
+export interface ReadCsv {
+  readonly rows: readonly CsvRow[];
+  /** What is wrong with the file as a whole. */
+  readonly faults: readonly string[];
+  /** What was passed over. */
+  readonly notes: readonly string[];
+}
+
+/** Reads a table with any of the columns {@link writeCsv} writes, in any order; comma, semicolon or tab between. */
+export function readCsv(kind: Kind, text: string): ReadCsv {
+  const { rows, faults } = split(text.replace(/^\uFEFF/, ''));
+  const [heading, ...body] = rows;
+  if (!heading) return { rows: [], faults: ['The file is empty.'], notes: [] };
+  const columns = columnsOf(kind);
+  const names = heading.cells.map((name) => name.trim().toLowerCase());
+  const known = names.map((name) => columns.find((column) => column.name === name));
+  if (!known.some(Boolean)) {
+    return { rows: [], faults: [`The first line names none of the columns: ${columns.map(({ name }) => name).join(', ')}.`], notes: [] };
+  }
+  const twice = names.filter((name, i) => name !== '' && names.indexOf(name) !== i);
+  const unknown = names.filter((name, i) => name !== '' && !known[i]);
+  // The columns' own order counts, not the file's: a name is looked at after its identifier.
+  const order = columns.flatMap((column) => {
+    const at = known.indexOf(column);
+    return at < 0 ? [] : [{ column, at }];
+  });
+  return {
+    rows: body.map(({ line, cells }) => {
+      const values: Record<string, unknown> = {};
+      for (const { column, at } of order) column.read(cells[at] ?? '', values);
+      return { line, values };
+    }),
+    faults: [...faults, ...twice.map((name) => `The column “${name}” stands there twice.`)],
+    notes: unknown.map((name) => `The column “${name}” is not known and was passed over.`),
+  };
+}
+
+interface Row {
+  readonly line: number;
+  readonly cells: readonly string[];
+}
+
+function split(text: string): { rows: Row[]; faults: string[] } {
+  const rows: Row[] = [];
+  const faults: string[] = [];
+  let line = 1;
+  let from = 0;
+  Papa.parse<string[]>(text, {
+    delimitersToGuess: [',', ';', '\t'],
+    step: ({ data, errors, meta }) => {
+      const isBlank = data.every((cell) => cell.trim() === '');
+      if (!isBlank) rows.push({ line, cells: data });
+      for (const { code } of errors) {
+        if (code !== 'UndetectableDelimiter')
+          faults.push(`Line ${line}: a quotation mark is opened and not closed, or stands in the wrong place.`);
+      }
+      line += text.slice(from, meta.cursor).split('\n').length - 1;
+      from = meta.cursor;
+    },
+  });
+  return { rows, faults };
+}

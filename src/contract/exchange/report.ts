@@ -1,0 +1,41 @@
+/** What bringing one record in does, or would do. */
+export interface ReportLine {
+  /** Line of a table, or which card or record of the file, from 1. */
+  readonly line: number;
+  /** `client`, `tie` …, in words. */
+  readonly what: string;
+  readonly title: string;
+  readonly action: 'add' | 'change' | 'same' | 'fault';
+  /** The fields that change, or what is wrong, in words. */
+  readonly details: readonly string[];
+}
+
+export interface ImportReport {
+  readonly lines: readonly ReportLine[];
+  /** What is wrong with the file as a whole. */
+  readonly faults: readonly string[];
+  readonly notes: readonly string[];
+  /** Whether it was done; nothing is done while anything is at fault. */
+  readonly applied: boolean;
+}
+
+/** The files that can be brought in and taken out, by name. */
+export const exchangeFiles = {
+  'clients.csv': { format: 'csv', kind: 'clients' },
+  'shirts.csv': { format: 'csv', kind: 'shirts' },
+  'jackets.csv': { format: 'csv', kind: 'jackets' },
+  'ties.csv': { format: 'csv', kind: 'ties' },
+  'squares.csv': { format: 'csv', kind: 'squares' },
+  'outfits.csv': { format: 'csv', kind: 'outfits' },
+  'clients.vcf': { format: 'vcard', kind: 'clients' },
+  'studio.json': { format: 'json', kind: null },
+} as const;
+
+export type ExchangeFile = keyof typeof exchangeFiles;
+
+export function isExchangeFile(name: string | undefined): name is ExchangeFile {
+  return name !== undefined && Object.hasOwn(exchangeFiles, name);
+}
+
+/** As large a file as is read. */
+export const largestFileBytes = 64 * 1024 * 1024;

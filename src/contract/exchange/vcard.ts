@@ -1,0 +1,98 @@
+import ICAL from 'ical.js';
+import type { ClientRecord } from '../records/records.ts';
+
+/** What a contact card tells of a client. */
+export type Contact = Pick<ClientRecord, 'name' | 'nickname' | 'note' | 'email' | 'phone' | 'address'>;
+
+export interface ReadCard {
+  /** Which card of the file, from 1. */
+  readonly line: number;
+  /** Of a client of this studio; absent on cards from elsewhere. */
+  readonly id: string | undefined;
+  readonly contact: Contact;
+}
+
+const uidPrefix = 'urn:uuid:';
+
+/** Contact cards, vCard 4.0 (RFC 6350). */
+export function writeVcards(clients: readonly (Contact & { readonly id: string })[]): string {
+  return clients
+    .map(({ id, name, nickname, note, email, phone, address }) => {
+      const card = new ICAL.Component('vcard');
+      card.addPropertyWithValue('version', '4.0');
+      card.addPropertyWithValue('uid', `${uidPrefix}${id}`);
+      card.addPropertyWithValue('fn', name);
+      const optional = { nickname, note, email, tel: phone };
+      for (const [key, value] of Object.entries(optional)) {
+        if (value === '') continue;
+        const property = new ICAL.Property(key, card);
+        property.resetType('text');
+        property.setValue(value);
+        card.addProperty(property);
+      }
+      // Post office box, extended address, street, locality, region, code, country: ours is one line.
+      if (address !== '') {
+        const property = new ICAL.Property('adr', card);
+        property.setValue(['', '', address, '', '', '', '']);
+        card.addProperty(property);
+      }
+      return `${card.toString()}\r\n`;
+    })
+    .join('');
+}
+
+/** Reads contact cards. Throws a sentence for a file that holds none. */
+export function readVcards(text: string): ReadCard[] {
+  const cards = parse(text);
+  if (cards.length === 0) throw new Error('The file holds no contact card.');
+  return cards.map((card, i) => {
+    const uid = first(card, 'uid');
+    const id = uid.toLowerCase().startsWith(uidPrefix) ? uid.slice(uidPrefix.length).toLowerCase() : undefined;
+    return {
+      line: i + 1,
+      id,
+      contact: {
+        name: first(card, 'fn'),
+        nickname: first(card, 'nickname'),
+        note: all(card, 'note').join('\n'),
+        email: first(card, 'email'),
+        phone: first(card, 'tel').replace(/^tel:/, ''),
+        address: addressOf(card),
+      },
+    };
+  });
+}
+
+function parse(text: string): InstanceType<typeof ICAL.Component>[] {
+  try {
+    const parsed = ICAL.parse(text.replace(/^\uFEFF/, '')) as unknown[];
+    // One card comes back by itself, several in a list.
+    const list = typeof parsed[0] === 'string' ? [parsed] : parsed;
+    return list
+      .map((jcard) => new ICAL.Component(jcard as ConstructorParameters<typeof ICAL.Component>[0]))
+      .filter(({ name }) => name === 'vcard');
+  } catch {
+    throw new Error('The file is no contact card, or is cut off.');
+  }
+}
+
+function all(card: InstanceType<typeof ICAL.Component>, name: string): string[] {
+  return card.getAllProperties(name).map((property) => {
+    const values: unknown[] = property.getValues();
+    return values.map(String).join(', ');
+  });
+}
+
+function first(card: InstanceType<typeof ICAL.Component>, name: string): string {
+  return all(card, name)[0] ?? '';
+}
+
+function addressOf(card: InstanceType<typeof ICAL.Component>): string {
+  const value: unknown = card.getFirstPropertyValue('adr');
+  const parts: unknown[] = Array.isArray(value) ? value : [value ?? ''];
+  return parts
+    .flat()
+    .map(String)
+    .filter((part) => part !== '')
+    .join(', ');
+}

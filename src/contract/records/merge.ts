@@ -1,0 +1,43 @@
+import { type Field, labelOf } from './field.ts';
+import { fieldsOf } from './kinds.ts';
+import type { Kind } from './records.ts';
+
+/** A field that somebody changed since it was read. */
+export interface Difference {
+  readonly key: string;
+  readonly field: Field;
+  readonly label: string;
+  readonly before: unknown;
+  readonly mine: unknown;
+  readonly theirs: unknown;
+  /** Changed by both, to different values: one of them has to be chosen. */
+  readonly clash: boolean;
+}
+
+type Values = Readonly<Record<string, unknown>>;
+
+/** What two people made of the same record, field by field, leaving out what is the same. */
+export function differences(kind: Kind, before: Values, mine: Values, theirs: Values): Difference[] {
+  return [...fieldsOf(kind), archivedField].flatMap(([key, field]) => {
+    const [a, b, c] = [before[key], mine[key], theirs[key]];
+    if (same(a, b) && same(a, c)) return [];
+    return [{ key, field, label: labelOf(field), before: a, mine: b, theirs: c, clash: !same(a, b) && !same(a, c) && !same(b, c) }];
+  });
+}
+
+const archivedField = ['archived', { kind: 'flag', label: 'Put away' }] as const satisfies readonly [string, Field];
+
+/**
+ * Both changes together: theirs, with mine on top wherever I changed something; where both
+ * changed one thing, whichever `choose` says. The version is theirs, so that it can be saved.
+ */
+export function merged<T extends Values>(kind: Kind, before: Values, mine: T, theirs: T, choose: (key: string) => 'mine' | 'theirs'): T {
+  const kept = differences(kind, before, mine, theirs)
+    .filter(({ key, clash }) => (clash ? choose(key) === 'mine' : !same(before[key], mine[key])))
+    .map(({ key }) => [key, mine[key]]);
+  return { ...theirs, ...Object.fromEntries(kept) };
+}
+
+function same(a: unknown, b: unknown): boolean {
+  return JSON.stringify(a) === JSON.stringify(b);
+}

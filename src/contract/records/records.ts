@@ -1,0 +1,153 @@
+import type { FrontCode, Taking } from '../../core/body/frontDrop.ts';
+import type { CollarStyleCode } from '../../core/collar/styles.ts';
+import type { PlanRequest } from '../../core/index.ts';
+import type { JacketCut, LapelKind } from '../../core/jacket/jackets.ts';
+import type { AimCode } from '../../core/plan/aims.ts';
+import type { Caution, DimpleLiking, Liking, TiedBy } from '../../core/plan/habits.ts';
+import type { FabricCode } from '../../core/tie/fabrics.ts';
+import type { Construction, TieState } from '../../core/tie/making.ts';
+import type { PatternCode } from '../../core/tie/patterns.ts';
+import type { Tie, TieEnds, WidthAt } from '../../core/tie/tie.ts';
+import type { LengthUnit } from '../../core/units/length.ts';
+
+/** What the studio keeps, as it crosses the wire. Lengths in mm, colours as `#rrggbb`, days as `YYYY-MM-DD`. */
+export interface StudioRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly units: LengthUnit;
+}
+
+/** Every record can be put away and brought back, and counts its changes, so that two people never overwrite each other. */
+export interface Kept {
+  readonly id: string;
+  readonly version: number;
+  readonly archived: boolean;
+}
+
+/** A measure as it was taken on a day. */
+export interface TakenMeasure {
+  readonly measure: 'heightMm' | 'neckMm' | 'frontDropMm';
+  readonly mm: number;
+  readonly how: Taking;
+  readonly takenOn: string;
+}
+
+export interface ClientRecord extends Kept, Liking {
+  readonly name: string;
+  readonly nickname: string;
+  readonly note: string;
+  readonly email: string;
+  readonly phone: string;
+  readonly address: string;
+  readonly front: FrontCode;
+  readonly blade: 'right' | 'left';
+  readonly crossingGapMm: number;
+  readonly beltHeightMm: number;
+  readonly tiedBy: TiedBy;
+  readonly dimple: DimpleLiking;
+  /** The one knot he wears, as its canonical word. */
+  readonly ownKnot: string | null;
+  readonly aim: AimCode;
+  /** `null` for the studio's own. */
+  readonly units: LengthUnit | null;
+  readonly cautions: readonly Caution[];
+  /** Every taking, newest first; the newest of each measure counts. */
+  readonly measures: readonly TakenMeasure[];
+}
+
+/** `clientId` is null for what belongs to the studio. */
+interface Owned extends Kept {
+  readonly clientId: string | null;
+  readonly label: string;
+  readonly note: string;
+}
+
+export interface ShirtRecord extends Owned, Omit<PlanRequest['shirt'], 'pointsHeld'> {
+  readonly collarStyle: CollarStyleCode;
+  readonly standMm: number | null;
+  readonly pattern: PatternCode;
+  readonly colour: string;
+  /** Of the pattern, where it has one. */
+  readonly secondColour: string | null;
+}
+
+export interface JacketRecord extends Owned, NonNullable<PlanRequest['jacket']> {
+  readonly lapelKind: LapelKind;
+  readonly cut: JacketCut;
+  readonly colour: string;
+}
+
+export interface TieRecord extends Owned, Tie {
+  /** Main colour first. */
+  readonly colours: readonly string[];
+  /** Hundredths, one a colour; `null` where they were not judged. */
+  readonly shares: readonly number[] | null;
+  readonly construction: Construction;
+  readonly ends: TieEnds;
+  readonly profile: readonly WidthAt[];
+  readonly state: TieState;
+  /** Who has it while it is out. */
+  readonly outWith: string | null;
+}
+
+export interface SquareRecord extends Owned {
+  readonly fabric: FabricCode;
+  readonly colours: readonly string[];
+  readonly shares: readonly number[] | null;
+  /** The tie it was sold with. */
+  readonly tieId: string | null;
+}
+
+/** How strictly an occasion dresses. */
+export const dressRules = {
+  relaxed: { label: 'relaxed' },
+  business: { label: 'business' },
+  formal: { label: 'formal' },
+  uniform: { label: 'uniform: the service’s current rules decide' },
+} as const;
+
+export interface OutfitRecord extends Kept {
+  readonly clientId: string;
+  readonly label: string;
+  readonly note: string;
+  readonly shirtId: string;
+  readonly jacketId: string | null;
+  readonly squareId: string | null;
+  readonly occasion: string;
+  readonly dressRule: keyof typeof dressRules;
+  /** Collar button to belt top with these trousers, where it is not his usual one. */
+  readonly beltLineMm: number | null;
+  readonly beltHeightMm: number | null;
+}
+
+/** Everything one client can be dressed from: his own and the studio's, without what was put away. */
+export interface Wardrobe {
+  readonly studio: StudioRecord;
+  readonly client: ClientRecord | null;
+  readonly outfits: readonly OutfitRecord[];
+  readonly shirts: readonly ShirtRecord[];
+  readonly jackets: readonly JacketRecord[];
+  readonly ties: readonly TieRecord[];
+  readonly squares: readonly SquareRecord[];
+}
+
+export interface RecordOf {
+  readonly clients: ClientRecord;
+  readonly shirts: ShirtRecord;
+  readonly jackets: JacketRecord;
+  readonly ties: TieRecord;
+  readonly squares: SquareRecord;
+  readonly outfits: OutfitRecord;
+}
+
+export type Kind = keyof RecordOf;
+/** What a person enters of a record; the rest is kept by Ropewalk itself. */
+export type Entered<K extends Kind> = Omit<RecordOf[K], 'version' | 'archived'>;
+
+/** One page of a list, and how many there are in all. */
+export interface Page<T> {
+  readonly rows: readonly T[];
+  readonly total: number;
+}
+
+export const pageSize = 50;

@@ -1,0 +1,82 @@
+import type { ImportReport, ReportLine } from '../../contract/exchange/report.ts';
+
+interface ReportProps {
+  readonly report: ImportReport;
+  readonly onApply: () => void;
+}
+
+const order = ['fault', 'change', 'add', 'same'] as const;
+const actions: Readonly<Record<ReportLine['action'], { readonly does: string; readonly did: string; readonly className: string }>> = {
+  fault: { does: 'at fault', did: 'at fault', className: 'text-outside' },
+  change: { does: 'would change', did: 'changed', className: 'text-set' },
+  add: { does: 'would be added', did: 'added', className: 'text-follows' },
+  same: { does: 'is there already', did: 'was there already', className: 'text-soft' },
+};
+
+/** As many lines as a person reads; what is at fault comes first. */
+const mostLines = 300;
+
+/** What a file would do, or did, line by line. */
+export function Report({ report: { lines, faults, notes, applied }, onApply }: ReportProps) {
+  const count = (action: ReportLine['action']) => lines.filter((line) => line.action === action).length;
+  const isClean = faults.length === 0 && count('fault') === 0;
+  const toDo = count('add') + count('change');
+  const sorted = lines.toSorted((a, b) => order.indexOf(a.action) - order.indexOf(b.action));
+  const sums = order
+    .filter((action) => count(action) > 0)
+    .map((action) => `${count(action)} ${applied ? actions[action].did : actions[action].does}`)
+    .join(', ');
+  return (
+    <div>
+      <div className="flex flex-wrap items-center justify-between gap-3 py-2">
+        <p role="status" className="text-xl font-medium">
+          {applied ? 'Done: ' : ''}
+          {sums || 'Nothing is in it'}.
+        </p>
+        {!applied && isClean && toDo > 0 && (
+          <button
+            type="button"
+            className="min-h-10 cursor-pointer bg-set px-4 text-lg font-medium text-white hover:bg-ink"
+            onClick={onApply}
+          >
+            Bring it in
+          </button>
+        )}
+      </div>
+      {!isClean && (
+        <p role="alert" className="bg-outside-wash px-4 py-2 text-outside">
+          {[...faults, 'Nothing is brought in while anything is at fault: put the file right and choose it again.'].join(' ')}
+        </p>
+      )}
+      {notes.map((note) => (
+        <p key={note} className="text-note text-soft">
+          {note}
+        </p>
+      ))}
+      <table className="w-full text-left">
+        <thead className="border-b-2 border-ink text-note text-soft">
+          <tr>
+            <th className="py-1 font-normal">line</th>
+            <th className="font-normal">what</th>
+            <th className="font-normal">name</th>
+            <th className="font-normal">{applied ? 'was' : 'would be'}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {sorted.slice(0, mostLines).map(({ line, what, title, action, details }) => (
+            <tr key={`${what} ${line}`} className="border-b border-faint align-top">
+              <td className="figures py-1 pr-3">{line}</td>
+              <td className="pr-3">{what}</td>
+              <td className="pr-3">{title || '—'}</td>
+              <td className={actions[action].className}>
+                {applied ? actions[action].did : actions[action].does}
+                {details.length > 0 && `: ${details.join(action === 'fault' ? ' ' : ', ')}`}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {lines.length > mostLines && <p className="py-2 text-soft">and {lines.length - mostLines} more lines</p>}
+    </div>
+  );
+}

@@ -1,0 +1,233 @@
+import { QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { Plus } from 'lucide-react';
+import { useDeferredValue, useState } from 'react';
+import { kinds } from '../../contract/records/kinds.ts';
+import type { ClientRecord, RecordOf } from '../../contract/records/records.ts';
+import { collarStyles } from '../../core/collar/styles.ts';
+import { jacketCuts, lapelKinds } from '../../core/jacket/jackets.ts';
+import { fabrics } from '../../core/tie/fabrics.ts';
+import { tieStates } from '../../core/tie/making.ts';
+import { formatLength, type LengthUnit } from '../../core/units/length.ts';
+import { HangingTie } from '../../drawing/rack/HangingTie.tsx';
+import { FoldedSquare } from '../../drawing/square/FoldedSquare.tsx';
+import { Swatch } from '../controls/Swatch.tsx';
+import { Switch } from '../controls/Switch.tsx';
+import { usePlainKeys, useShortcuts } from '../controls/shortcuts.ts';
+import { unitChoices, useUnits } from '../controls/useUnits.ts';
+import { FindLine } from '../records/FindLine.tsx';
+import { createQueryClient, recordQuery, wardrobeQuery } from '../records/queries.ts';
+import { RecordList } from '../records/RecordList.tsx';
+
+/** Everything that hangs in the studio or belongs to its clients. */
+export default function RackList() {
+  const [queries] = useState(createQueryClient);
+  return (
+    <QueryClientProvider client={queries}>
+      <Rack />
+    </QueryClientProvider>
+  );
+}
+
+const sorts = ['ties', 'squares', 'shirts', 'jackets'] as const;
+type Sort = (typeof sorts)[number];
+const sortLabels: Readonly<Record<Sort, string>> = { ties: 'ties', squares: 'squares', shirts: 'shirts', jackets: 'jackets' };
+const whose = [
+  { key: 'all', label: 'all' },
+  { key: 'studio', label: 'the studio’s' },
+] as const;
+
+function Rack() {
+  const studio = useQuery(wardrobeQuery()).data?.studio;
+  const [units, setUnits] = useUnits(studio?.units ?? 'cm');
+  const [sort, setSort] = useState<Sort>('ties');
+  const [owner, setOwner] = useState<'all' | 'studio'>('all');
+  const [text, setText] = useState('');
+  const [archived, setArchived] = useState(false);
+  const [plainKeys] = usePlainKeys();
+  const find = useDeferredValue(text);
+  useShortcuts(
+    {
+      find: () => document.getElementById('find')?.focus(),
+      add: () => location.assign(`/${sort}/new`),
+      units: () => setUnits(units === 'cm' ? 'in' : 'cm'),
+    },
+    plainKeys,
+  );
+  const { one } = kinds[sort];
+  const wanted = { find, archived, ...(owner === 'studio' ? { clientId: null } : {}) };
+  const whenNone = (
+    <>
+      There is no {one} yet.{' '}
+      <a className="text-set underline" href={`/${sort}/new`}>
+        Add the first
+      </a>
+      , or{' '}
+      <a className="text-set underline" href="/in-and-out">
+        bring a list in
+      </a>
+      .
+    </>
+  );
+  return (
+    <>
+      <FindLine text={text} onText={setText} placeholder="name, cloth or a word of the note" archived={archived} onArchived={setArchived}>
+        <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
+        <a className="flex min-h-10 items-center gap-2 bg-set px-4 text-lg font-medium text-white hover:bg-ink" href={`/${sort}/new`}>
+          <Plus aria-hidden className="size-5" /> Add a {one}
+        </a>
+      </FindLine>
+      <div className="flex flex-wrap justify-between gap-x-6 border-b-2 border-ink pb-1">
+        <Switch label="What" value={sort} choices={sorts.map((key) => ({ key, label: sortLabels[key] }))} onChange={setSort} />
+        <Switch label="Whose" value={owner} choices={whose} onChange={setOwner} />
+      </div>
+      {sort === 'ties' && (
+        <RecordList
+          key="ties"
+          kind="ties"
+          wanted={wanted}
+          rowPx={92}
+          row={(tie) => <TieRow tie={tie} units={units} />}
+          whenNone={whenNone}
+        />
+      )}
+      {sort === 'squares' && (
+        <RecordList
+          key="squares"
+          kind="squares"
+          wanted={wanted}
+          rowPx={76}
+          row={(square) => <SquareRow square={square} />}
+          whenNone={whenNone}
+        />
+      )}
+      {sort === 'shirts' && (
+        <RecordList
+          key="shirts"
+          kind="shirts"
+          wanted={wanted}
+          rowPx={64}
+          row={(shirt) => (
+            <PlainRow
+              kind="shirts"
+              record={shirt}
+              colours={[shirt.colour]}
+              says={`${collarStyles[shirt.collarStyle].label}; points ${formatLength(shirt.collarPointMm, units)}, ${formatLength(shirt.collarSpreadMm, units)} apart`}
+            />
+          )}
+          whenNone={whenNone}
+        />
+      )}
+      {sort === 'jackets' && (
+        <RecordList
+          key="jackets"
+          kind="jackets"
+          wanted={wanted}
+          rowPx={64}
+          row={(jacket) => (
+            <PlainRow
+              kind="jackets"
+              record={jacket}
+              colours={[jacket.colour]}
+              says={`${lapelKinds[jacket.lapelKind].label} lapel of ${formatLength(jacket.lapelMm, units)}, ${jacketCuts[jacket.cut].label}`}
+            />
+          )}
+          whenNone={whenNone}
+        />
+      )}
+    </>
+  );
+}
+
+const link = 'text-lg font-medium text-set underline decoration-1 underline-offset-4';
+
+function TieRow({ tie, units }: { readonly tie: RecordOf['ties']; readonly units: LengthUnit }) {
+  const away = tie.state !== 'rack';
+  return (
+    <div className="grid h-full grid-cols-[3rem_minmax(0,1fr)_10rem] items-center gap-x-4 hover:bg-white/60 sm:grid-cols-[3rem_minmax(0,1fr)_17rem_12rem]">
+      <div className={`h-20 ${away ? 'opacity-45' : ''}`}>
+        <HangingTie id={`list-${tie.id}`} tie={tie} cloth={tie} />
+      </div>
+      <div className="min-w-0">
+        <p className="truncate">
+          <a className={link} href={`/ties/${tie.id}`}>
+            {tie.label}
+          </a>
+        </p>
+        <p className="truncate text-note text-soft">
+          {fabrics[tie.fabric].label}
+          {tie.note && `; ${tie.note}`}
+        </p>
+      </div>
+      <p className="figures text-lg text-set max-sm:hidden">
+        {formatLength(tie.lengthMm, units)} · {formatLength(tie.bladeMm, units)} · {formatLength(tie.thicknessMm, units, 'fine')}
+      </p>
+      <p className="text-note">
+        <Owner clientId={tie.clientId} />
+        <span className={`block ${away ? 'text-outside' : 'text-follows'}`}>
+          {tieStates[tie.state].label}
+          {tie.outWith && (
+            <>
+              {' with '}
+              <ClientName id={tie.outWith} />
+            </>
+          )}
+        </span>
+      </p>
+    </div>
+  );
+}
+
+function SquareRow({ square }: { readonly square: RecordOf['squares'] }) {
+  return (
+    <div className="grid h-full grid-cols-[5rem_minmax(0,1fr)_12rem] items-center gap-x-4 hover:bg-white/60">
+      <FoldedSquare cloth={square} className="h-14" />
+      <div className="min-w-0">
+        <a className={link} href={`/squares/${square.id}`}>
+          {square.label}
+        </a>
+        <p className="truncate text-note text-soft">{fabrics[square.fabric].label}</p>
+      </div>
+      <p className="text-note">
+        <Owner clientId={square.clientId} />
+      </p>
+    </div>
+  );
+}
+
+interface PlainRowProps {
+  readonly kind: 'shirts' | 'jackets';
+  readonly record: { readonly id: string; readonly label: string; readonly clientId: string | null };
+  readonly colours: readonly string[];
+  readonly says: string;
+}
+
+function PlainRow({ kind, record, colours, says }: PlainRowProps) {
+  return (
+    <div className="grid h-full grid-cols-[2.5rem_minmax(0,1fr)_12rem] items-center gap-x-4 hover:bg-white/60">
+      <Swatch colours={colours} />
+      <div className="min-w-0">
+        <a className={link} href={`/${kind}/${record.id}`}>
+          {record.label}
+        </a>
+        <p className="truncate text-note text-soft">{says}</p>
+      </div>
+      <p className="text-note">
+        <Owner clientId={record.clientId} />
+      </p>
+    </div>
+  );
+}
+
+function Owner({ clientId }: { readonly clientId: string | null }) {
+  return clientId === null ? <span className="text-soft">the studio’s</span> : <ClientName id={clientId} />;
+}
+
+function ClientName({ id }: { readonly id: string }) {
+  const { data } = useQuery(recordQuery('clients', id));
+  const client: ClientRecord | undefined = data;
+  return (
+    <a className="text-set hover:underline" href={`/clients/${id}`}>
+      {client?.name ?? '…'}
+    </a>
+  );
+}

@@ -1,0 +1,29 @@
+import type { Kind } from '../../../contract/records/records.ts';
+import type { LengthUnit } from '../../../core/units/length.ts';
+import type { Entries } from '../entries.ts';
+import { ClientPicture } from './ClientPicture.tsx';
+import { JacketPicture } from './JacketPicture.tsx';
+import { OutfitPicture } from './OutfitPicture.tsx';
+import { ShirtPicture } from './ShirtPicture.tsx';
+import { SquarePicture } from './SquarePicture.tsx';
+import { TiePicture } from './TiePicture.tsx';
+
+export interface PictureProps {
+  readonly entries: Entries;
+  readonly units: LengthUnit;
+}
+
+const pictures = {
+  clients: ClientPicture,
+  shirts: ShirtPicture,
+  jackets: JacketPicture,
+  ties: TiePicture,
+  squares: SquarePicture,
+  outfits: OutfitPicture,
+} as const satisfies Record<Kind, (props: PictureProps) => unknown>;
+
+/** The thing itself, drawn from what stands in the fields. */
+export function Picture({ kind, ...props }: PictureProps & { readonly kind: Kind }) {
+  const Drawn = pictures[kind];
+  return <Drawn {...props} />;
+}

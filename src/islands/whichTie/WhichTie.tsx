@@ -1,0 +1,126 @@
+import { useMemo, useState } from 'react';
+import { FormProvider, useForm } from 'react-hook-form';
+import type { Wardrobe } from '../../contract/records/records.ts';
+import { BenchNotReady } from '../bench/BenchNotReady.tsx';
+import { keepBench, keptBench } from '../bench/keptBench.ts';
+import { Sentence } from '../bench/Sentence.tsx';
+import { type BenchValues, freshBench, withTie } from '../bench/values.ts';
+import { Switch } from '../controls/Switch.tsx';
+import { useUnits } from '../controls/useUnits.ts';
+import { useWardrobe } from '../records/useWardrobe.ts';
+import { WithWardrobe } from '../records/WithWardrobe.tsx';
+import { outfitOnBench } from './outfitOnBench.ts';
+import { Rail } from './Rail.tsx';
+import { SquaresFor } from './SquaresFor.tsx';
+import { TieJudged } from './TieJudged.tsx';
+import { useRackRanking } from './useRackRanking.ts';
+
+/** Which of the ties goes with the outfit that stands on the bench? */
+export default function WhichTie() {
+  const [kept] = useState(keptBench);
+  return (
+    <WithWardrobe
+      waiting="Going through the rack …"
+      whenBack="The rack will appear as soon as it can; this page keeps trying."
+      clientId={kept?.client.id ?? null}
+    >
+      {(wardrobe) => <Ranked initial={wardrobe} kept={kept} />}
+    </WithWardrobe>
+  );
+}
+
+function Ranked({ initial, kept }: { readonly initial: Wardrobe; readonly kept: BenchValues | undefined }) {
+  const form = useForm<BenchValues>({ defaultValues: kept ?? freshBench(initial) });
+  const values = form.watch();
+  const wardrobe = useWardrobe(values.client.id, initial);
+  const [units] = useUnits(wardrobe.client?.units ?? wardrobe.studio.units);
+  const dressed = outfitOnBench(values, units);
+  const outfit = dressed && JSON.stringify(dressed);
+  const [which, setWhich] = useState<'ready' | 'all'>('ready');
+  const ties = useMemo(() => wardrobe.ties.filter(({ state }) => which === 'all' || state === 'rack'), [wardrobe.ties, which]);
+  const ranking = useRackRanking(outfit, ties);
+  const [chosenId, setChosenId] = useState<string>();
+  const byId = useMemo(() => new Map(ties.map((tie) => [tie.id, tie])), [ties]);
+  const onRack = useMemo(() => ranking.ranked.filter(({ id }) => byId.has(id)), [ranking.ranked, byId]);
+  const chosen = onRack.find(({ id }) => id === chosenId) ?? onRack[0];
+  const tie = chosen && byId.get(chosen.id);
+
+  if (wardrobe.ties.length === 0) {
+    return (
+      <p className="py-6 text-xl">
+        There is no tie on the rack yet.{' '}
+        <a className="text-set underline" href="/ties/new">
+          Add the first
+        </a>
+        .
+      </p>
+    );
+  }
+  if (!outfit) return <BenchNotReady />;
+  return (
+    <FormProvider {...form}>
+      <div className="pb-2">
+        <Sentence
+          wardrobe={wardrobe}
+          values={values}
+          words={['client', 'shirt', 'jacket', 'aim']}
+          onTurnTo={() => keepBench(form.getValues())}
+        />
+      </div>
+      <div className="flex flex-wrap items-center justify-between gap-x-6">
+        <Progress ranking={ranking} total={ties.length} />
+        <Switch
+          label="Which ties"
+          value={which}
+          choices={[
+            { key: 'ready', label: 'on the rack' },
+            { key: 'all', label: 'also those out, resting or in repair' },
+          ]}
+          onChange={setWhich}
+        />
+      </div>
+      <Rail ranked={onRack} ties={byId} chosenId={chosen?.id} onChoose={setChosenId} />
+      {tie && (
+        <TieJudged
+          outfit={outfit}
+          shirtColour={values.cloth.shirt}
+          jacketColour={values.cloth.jacket}
+          tie={tie}
+          units={units}
+          onTake={() => {
+            keepBench({ ...withTie(form.getValues(), tie), knot: null });
+            location.href = '/';
+          }}
+        />
+      )}
+      {tie && <SquaresFor tie={tie} ties={wardrobe.ties} squares={wardrobe.squares} />}
+    </FormProvider>
+  );
+}
+
+function Progress({ ranking, total }: { readonly ranking: ReturnType<typeof useRackRanking>; readonly total: number }) {
+  const { ranked, judged, state, stop, again } = ranking;
+  const fit = ranked.filter(({ feasible }) => feasible).length;
+  return (
+    <div className="flex min-h-9 items-center gap-4 text-soft">
+      <p role="status">
+        {state === 'done'
+          ? `${fit} of ${total} ties can be worn with it, best first.`
+          : `${judged} of ${total} ties judged${state === 'stopped' ? ', then stopped.' : ' …'}`}
+      </p>
+      {state === 'judging' && (
+        <>
+          <progress className="h-2 w-48 accent-set" value={judged} max={total} aria-label="Ties judged" />
+          <button type="button" className="cursor-pointer text-set underline" onClick={stop}>
+            Stop
+          </button>
+        </>
+      )}
+      {state === 'stopped' && (
+        <button type="button" className="cursor-pointer text-set underline" onClick={again}>
+          Judge them all
+        </button>
+      )}
+    </div>
+  );
+}

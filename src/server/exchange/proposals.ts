@@ -1,0 +1,52 @@
+import { readCsv } from '../../contract/exchange/csv.ts';
+import type { exchangeFiles } from '../../contract/exchange/report.ts';
+import { readStudioFile } from '../../contract/exchange/studioFile.ts';
+import { readVcards } from '../../contract/exchange/vcard.ts';
+import { kindCodes } from '../../contract/records/kinds.ts';
+import type { Kind } from '../../contract/records/records.ts';
+
+/** What a file proposes to keep, not yet held against what is kept. */
+export type Proposal =
+  | { readonly of: Kind; readonly line: number; readonly values: Readonly<Record<string, unknown>> }
+  | { readonly of: 'studio' | 'fitting'; readonly line: number; readonly values: Readonly<Record<string, unknown>> };
+
+export interface Proposals {
+  readonly proposals: readonly Proposal[];
+  readonly faults: readonly string[];
+  readonly notes: readonly string[];
+}
+
+/** Everything a file proposes; a file that cannot be read at all is one fault. */
+export function proposalsIn(file: (typeof exchangeFiles)[keyof typeof exchangeFiles], text: string): Proposals {
+  try {
+    switch (file.format) {
+      case 'csv': {
+        const { rows, faults, notes } = readCsv(file.kind, text);
+        return { proposals: rows.map(({ line, values }) => ({ of: file.kind, line, values })), faults, notes };
+      }
+      case 'vcard':
+        return {
+          proposals: readVcards(text).map(({ line, id, contact }) => ({ of: 'clients', line, values: { ...contact, id: id ?? '' } })),
+          faults: [],
+          notes: [],
+        };
+      case 'json':
+        return { proposals: inStudioFile(readStudioFile(text)), faults: [], notes: [] };
+    }
+  } catch (error) {
+    return { proposals: [], faults: [error instanceof Error ? error.message : 'The file cannot be read.'], notes: [] };
+  }
+}
+
+function inStudioFile(file: Readonly<Record<string, unknown>>): Proposal[] {
+  const list = (key: string) => (Array.isArray(file[key]) ? (file[key] as unknown[]) : []);
+  return [
+    { of: 'studio', line: 1, values: valuesOf(file['studio']) },
+    ...kindCodes.flatMap((kind) => list(kind).map((record, i): Proposal => ({ of: kind, line: i + 1, values: valuesOf(record) }))),
+    ...list('fittings').map((fitting, i): Proposal => ({ of: 'fitting', line: i + 1, values: valuesOf(fitting) })),
+  ];
+}
+
+function valuesOf(value: unknown): Readonly<Record<string, unknown>> {
+  return typeof value === 'object' && value !== null ? (value as Readonly<Record<string, unknown>>) : {};
+}

@@ -1,0 +1,31 @@
+import { isKind } from '../../contract/records/kinds.ts';
+import type { Kind } from '../../contract/records/records.ts';
+import type { LengthUnit } from '../../core/units/length.ts';
+import type { Wanted } from '../records.ts';
+import { invalid, nothingAt } from './problem.ts';
+
+/** The kind of record an address speaks of. */
+export function kindOf(text: string | undefined, url: URL): Kind {
+  if (!isKind(text)) throw nothingAt(url);
+  return text;
+}
+
+/** The unit faults are worded in. */
+export function unitsOf(query: URLSearchParams): LengthUnit {
+  return query.get('units') === 'in' ? 'in' : 'cm';
+}
+
+/** Reads `find`, `client` (an id, or `studio`), `wearableBy` (an id), `archived` and `from` of a list's query. */
+export function wantedOf(query: URLSearchParams): Wanted {
+  const client = query.get('client');
+  const wearableBy = query.get('wearableBy');
+  const from = query.get('from') ?? '0';
+  if (!/^\d{1,7}$/.test(from)) throw invalid([{ path: 'from', message: `“${from}” is no place in a list.` }]);
+  return {
+    find: query.get('find') ?? '',
+    archived: query.get('archived') === 'true',
+    from: Number(from),
+    ...(wearableBy === null ? {} : { wearableBy }),
+    ...(client === null ? {} : { clientId: client === 'studio' ? null : client }),
+  };
+}

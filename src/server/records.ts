@@ -1,0 +1,165 @@
+import { fieldsOf, kinds } from '../contract/records/kinds.ts';
+import { type ClientRecord, type Kind, type Page, pageSize, type RecordOf, type TakenMeasure } from '../contract/records/records.ts';
+import { brokenConstraint, inTransaction, isUuid, type Queryable } from './database.ts';
+import { changedMeanwhile, invalid, notFound } from './http/problem.ts';
+
+/** What of a list is wanted. */
+export interface Wanted {
+  /** Words that must all be found. */
+  readonly find?: string;
+  /** Only what belongs to this client; `null` for the studio's own. */
+  readonly clientId?: string | null;
+  /** Only what this client can wear: his own and the studio's. */
+  readonly wearableBy?: string;
+  readonly archived?: boolean;
+  readonly from?: number;
+  /** As many as a page holds unless said otherwise. */
+  readonly most?: number;
+}
+
+/** Records of one kind by name, a page at a time. */
+export async function listRecords<K extends Kind>(sql: Queryable, studioId: string, kind: K, wanted: Wanted): Promise<Page<RecordOf[K]>> {
+  const matching = where(sql, studioId, kind, wanted);
+  const [rows, [count]] = await Promise.all([
+    sql<RecordOf[K][]>`
+      select ${columns(sql, kind)} from ${table(sql, kind)} as record where ${matching}
+      order by lower(${sql(nameColumn(kind))}), id limit ${wanted.most ?? pageSize} offset ${wanted.from ?? 0}`,
+    sql<{ total: number }[]>`select count(*)::int as total from ${table(sql, kind)} as record where ${matching}`,
+  ]);
+  return { rows: [...rows] as RecordOf[K][], total: count?.total ?? 0 };
+}
+
+/** One record, archived or not. Refuses an id that is not there. */
+export async function findRecord<K extends Kind>(sql: Queryable, studioId: string, kind: K, id: string): Promise<RecordOf[K]> {
+  const found = await recordsById(sql, studioId, kind, [id]);
+  const record = found.get(id.toLowerCase());
+  if (!record) throw notFound(kinds[kind].one);
+  return record;
+}
+
+/** Those of the ids that are kept, by id. */
+export async function recordsById<K extends Kind>(
+  sql: Queryable,
+  studioId: string,
+  kind: K,
+  ids: readonly string[],
+): Promise<Map<string, RecordOf[K]>> {
+  const rows = await sql<RecordOf[K][]>`
+    select ${columns(sql, kind)} from ${table(sql, kind)} as record
+    where studio_id = ${studioId} and id = any(${ids.filter(isUuid)}::uuid[])`;
+  return new Map([...rows].map((record) => [record.id, record as RecordOf[K]]));
+}
+
+/** Every record of a kind, put away or not, by name. */
+export async function everyRecord<K extends Kind>(sql: Queryable, studioId: string, kind: K): Promise<readonly RecordOf[K][]> {
+  const rows = await sql<RecordOf[K][]>`
+    select ${columns(sql, kind)} from ${table(sql, kind)} as record
+    where studio_id = ${studioId} order by lower(${sql(nameColumn(kind))}), id`;
+  return [...rows] as RecordOf[K][];
+}
+
+/** Ids and titles of every record of a kind. */
+export async function everyTitle(sql: Queryable, studioId: string, kind: Kind): Promise<readonly { id: string; title: string }[]> {
+  return sql<{ id: string; title: string }[]>`
+    select id, ${sql(nameColumn(kind))} as title from ${table(sql, kind)} where studio_id = ${studioId}`;
+}
+
+/** Adds a record; the same id sent again is the record that is already there. */
+export async function addRecord<K extends Kind>(sql: Queryable, studioId: string, kind: K, record: RecordOf[K]): Promise<RecordOf[K]> {
+  await referring(kind, () => inTransaction(sql, (transaction) => insertRecord(transaction, studioId, kind, record)));
+  return findRecord(sql, studioId, kind, record.id);
+}
+
+/** Writes a new record inside a transaction; leaves one of the same id as it is. */
+export async function insertRecord<K extends Kind>(sql: Queryable, studioId: string, kind: K, record: RecordOf[K]): Promise<void> {
+  const row = { id: record.id, studioId, archived: record.archived, ...stored(sql, kind, record) };
+  const added = await sql`insert into ${table(sql, kind)} ${sql(row)} on conflict (id) do nothing returning id`;
+  if (added.length > 0 && kind === 'clients') await keepMeasures(sql, record as unknown as ClientRecord);
+}
+
+/** Changes a record from the version that was read. Refuses, with what is kept now, when another change came between. */
+export async function changeRecord<K extends Kind>(sql: Queryable, studioId: string, kind: K, record: RecordOf[K]): Promise<RecordOf[K]> {
+  const changed = await referring(kind, () => inTransaction(sql, (transaction) => updateRecord(transaction, studioId, kind, record)));
+  const now = await findRecord(sql, studioId, kind, record.id);
+  if (!changed) throw changedMeanwhile(kinds[kind].one, now);
+  return now;
+}
+
+/** Writes a change inside a transaction; answers whether the version was still the one that was read. */
+export async function updateRecord<K extends Kind>(sql: Queryable, studioId: string, kind: K, record: RecordOf[K]): Promise<boolean> {
+  const row = { archived: record.archived, ...stored(sql, kind, record) };
+  const rows = await sql`
+    update ${table(sql, kind)} set ${sql(row)}, version = version + 1
+    where studio_id = ${studioId} and id = ${record.id} and version = ${record.version} returning id`;
+  if (rows.length > 0 && kind === 'clients') await keepMeasures(sql, record as unknown as ClientRecord);
+  return rows.length > 0;
+}
+
+/** Each kind has a table of its name. */
+function table(sql: Queryable, kind: Kind) {
+  return sql(kind as string);
+}
+
+function nameColumn(kind: Kind): string {
+  return kind === 'clients' ? 'name' : 'label';
+}
+
+function columns(sql: Queryable, kind: Kind) {
+  const own = fieldsOf(kind)
+    .filter(([, field]) => field.kind !== 'measures')
+    .map(([key]) => key);
+  const plain = sql(['id', 'version', 'archived', ...own]);
+  if (kind !== 'clients') return sql`${plain}`;
+  return sql`${plain}, (
+    select coalesce(json_agg(json_build_object('measure', measure, 'mm', mm, 'how', how, 'takenOn', taken_on)
+      order by taken_on desc, measure), '[]')
+    from client_measures where client_id = record.id) as measures`;
+}
+
+function where(sql: Queryable, studioId: string, kind: Kind, { find = '', clientId, wearableBy, archived = false }: Wanted) {
+  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
+  const patterns = words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`);
+  const hasOwner = kind !== 'clients';
+  const own = (id: string) => (isUuid(id) ? id : null);
+  return sql`studio_id = ${studioId} and archived = ${archived}
+    ${patterns.length > 0 ? sql`and search like all (${patterns})` : sql``}
+    ${hasOwner && clientId === null ? sql`and client_id is null` : sql``}
+    ${hasOwner && typeof clientId === 'string' ? sql`and client_id = ${own(clientId)}` : sql``}
+    ${hasOwner && wearableBy !== undefined ? sql`and (client_id is null or client_id = ${own(wearableBy)})` : sql``}`;
+}
+
+/** The record's fields as the driver takes them. */
+function stored(sql: Queryable, kind: Kind, record: object) {
+  const values = record as Readonly<Record<string, unknown>>;
+  return Object.fromEntries(
+    fieldsOf(kind)
+      .filter(([, field]) => field.kind !== 'measures')
+      .map(([key, field]) => {
+        const value = values[key];
+        return [key, field.kind === 'profile' ? sql.json(value as Record<string, never>) : Array.isArray(value) ? [...value] : value];
+      }),
+  ) as Record<string, string>;
+}
+
+/** A client's whole history of measures as it was sent: what is missing from it goes, what is new comes. */
+async function keepMeasures(sql: Queryable, { id, measures }: ClientRecord): Promise<void> {
+  await sql`delete from client_measures where client_id = ${id}`;
+  if (measures.length === 0) return;
+  await sql`insert into client_measures ${sql(measures.map((taken: TakenMeasure) => ({ ...taken, clientId: id })))}`;
+}
+
+/** Says which record that was leaned on is not there. */
+async function referring<T>(kind: Kind, write: () => Promise<T>): Promise<T> {
+  try {
+    return await write();
+  } catch (error) {
+    const constraint = brokenConstraint(error);
+    const column = constraint?.startsWith(`${kind}_`) ? constraint.slice(kind.length + 1).replace(/_fkey$/, '') : undefined;
+    const key = column?.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase());
+    const field = fieldsOf(kind).find(([name]) => name === key)?.[1];
+    if (key && field?.kind === 'reference') {
+      throw invalid([{ path: key, message: `${field.label}: this ${kinds[field.to].one} is no longer in the studio’s records.` }]);
+    }
+    throw error;
+  }
+}

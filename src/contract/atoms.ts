@@ -38,6 +38,14 @@ export function text(label: string, longest: number): Joi.StringSchema {
     });
 }
 
+/** Words that must say something: a name. */
+export function title(label: string, longest: number): Joi.StringSchema {
+  return text(label, longest)
+    .pattern(/\S/)
+    .required()
+    .messages({ 'string.pattern.base': `${label} is missing.` });
+}
+
 export function oneOf(label: string, values: readonly string[]): Joi.AnySchema {
   return Joi.any()
     .valid(...values)

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import type { KnotPlan, PlanQuestion, PlanRequest } from '../core/index.ts';
-import { someColour as colour, identifier as id, text as label, mostTieColours } from './atoms.ts';
+import { someColour as colour, identifier as id, title as label, mostTieColours } from './atoms.ts';
 import { type Checked, check } from './check.ts';
 import { checkPlanQuestion } from './planQuestion.ts';
 import { longestNote } from './records/kinds.ts';
@@ -54,10 +54,10 @@ const draftFields = {
   shirtId: id('The shirt').allow(null).default(null),
   jacketId: id('The jacket').allow(null).default(null),
   tieId: id('The tie').allow(null).default(null),
-  clientName: label('The client’s name', longestLabel).required(),
-  shirtLabel: label('The shirt’s name', longestLabel).required(),
-  jacketLabel: label('The jacket’s name', longestLabel).allow(null).default(null),
-  tieLabel: label('The tie’s name', longestLabel).required(),
+  clientName: label('The client’s name', longestLabel),
+  shirtLabel: label('The shirt’s name', longestLabel),
+  jacketLabel: label('The jacket’s name', longestLabel).optional().allow(null).default(null),
+  tieLabel: label('The tie’s name', longestLabel),
   cloth: Joi.object({
     tie: Joi.array().items(colour).min(1).max(mostTieColours).required(),
     shirt: colour.required(),

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { fronts, takings } from '../core/body/frontDrop.ts';
-import { jacketWorn } from '../core/jacket/jackets.ts';
+import { jacketCuts, jacketWorn, lapelKinds } from '../core/jacket/jackets.ts';
 import { contradictions } from '../core/measures/consistency.ts';
 import { type Measure, measures } from '../core/measures/measures.ts';
 import { likings } from '../core/plan/habits.ts';
@@ -71,6 +71,8 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
       ...lengths(measures.jacket, say, ['lapelMm']),
       buttoningMm: lengthOf(measures.jacket.buttoningMm, say).allow(null),
       worn: oneOf('How the jacket is worn', Object.keys(jacketWorn)),
+      lapelKind: oneOf('The lapel', Object.keys(lapelKinds)),
+      cut: oneOf('The cut', Object.keys(jacketCuts)),
       waistcoat: Joi.boolean().messages({ 'boolean.base': 'Waistcoat is either true or false.' }),
     }).allow(null),
     tie: tieSchema(say).required(),

@@ -51,8 +51,13 @@ test('collar points stand as far apart, and the edge is as long, as measured', (
 
 test('the lapel is as broad as measured', () => {
   for (const lapelMm of [45, 85, 110]) {
-    const [from, to] = jacketFronts({ lapelMm, waistcoat: false }, 450, 560, 62).measure;
-    assert.ok(Math.abs(Math.hypot(to[0] - from[0], to[1] - from[1]) - lapelMm) < 1e-9);
+    for (const lapelKind of ['notch', 'peak', 'shawl'] as const) {
+      for (const worn of ['open', 'closed'] as const) {
+        const jacket = { lapelMm, lapelKind, worn, cut: 'single', waistcoat: false, buttoningMm: null } as const;
+        const [from, to] = jacketFronts(jacket, 450, 560, 395).measure;
+        assert.ok(Math.abs(Math.hypot(to[0] - from[0], to[1] - from[1]) - lapelMm) < 1e-9);
+      }
+    }
   }
 });
 

@@ -2,43 +2,108 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import type { Fitting } from '../../src/contract/fitting.ts';
 import { checkPlanQuestion } from '../../src/contract/planQuestion.ts';
-import type { ClientRecord, JacketRecord, ShirtRecord, TieRecord, Wardrobe } from '../../src/contract/records/records.ts';
+import { kinds } from '../../src/contract/records/kinds.ts';
+import type {
+  ClientRecord,
+  JacketRecord,
+  OutfitRecord,
+  ShirtRecord,
+  TakenMeasure,
+  TieRecord,
+  Wardrobe,
+} from '../../src/contract/records/records.ts';
 import { completeRequest, plan } from '../../src/core/index.ts';
 import { benchOfFitting, freshBench, withAim, withClient, withJacket, withShirt, withTie } from '../../src/islands/bench/values.ts';
 import { tieA, tieB } from '../support/ties.ts';
 
+const kept = { version: 1, archived: false, note: '' };
+const taken = (measure: TakenMeasure['measure'], mm: number): TakenMeasure => ({ measure, mm, how: 'tape', takenOn: '2026-10-01' });
 const client: ClientRecord = {
+  ...kinds.clients.fresh,
+  ...kept,
   id: 'c1',
   name: 'Tobiah',
-  note: '',
-  heightMm: 1780,
-  neckMm: 395,
-  frontDropMm: 455,
-  blade: 'right',
   crossingGapMm: 10,
+  measures: [taken('heightMm', 1780), taken('neckMm', 395), taken('frontDropMm', 455)],
 };
-const other: ClientRecord = { ...client, id: 'c2', name: 'Osric', frontDropMm: null };
+const other: ClientRecord = { ...client, id: 'c2', name: 'Osric', measures: [taken('heightMm', 2030), taken('neckMm', 460)] };
 const shirt: ShirtRecord = {
+  ...kinds.shirts.fresh,
+  ...kept,
   id: 's1',
   clientId: 'c1',
   label: 'White',
   colour: '#ffffff',
-  collarPointMm: 75,
-  collarSpreadMm: 110,
-  tieSpaceMm: 8,
-  collarAllowanceMm: 25,
   buttonsMm: [70, 160],
 };
-const jacket: JacketRecord = { id: 'j1', clientId: 'c1', label: 'Navy', colour: '#222244', lapelMm: 85, waistcoat: true };
-const own: TieRecord = { ...tieA, id: 't1', clientId: 'c1', label: 'Red', colours: ['#8c2230'] };
-const house: TieRecord = { ...tieB, id: 't2', clientId: null, label: 'House', colours: ['#123456', '#ffffff'] };
+const jacket: JacketRecord = {
+  ...kinds.jackets.fresh,
+  ...kept,
+  id: 'j1',
+  clientId: 'c1',
+  label: 'Navy',
+  colour: '#222244',
+  waistcoat: true,
+};
+const own: TieRecord = {
+  ...kinds.ties.fresh,
+  ...tieA,
+  ...kept,
+  ends: 'pointed',
+  profile: [],
+  id: 't1',
+  clientId: 'c1',
+  label: 'Red',
+  colours: ['#8c2230'],
+};
+const house: TieRecord = { ...own, ...tieB, id: 't2', clientId: null, label: 'House', colours: ['#123456', '#ffffff'] };
+const outfit: OutfitRecord = {
+  ...kinds.outfits.fresh,
+  ...kept,
+  id: 'o1',
+  clientId: 'c1',
+  label: 'Supper',
+  shirtId: 's1',
+  jacketId: null,
+  beltLineMm: 470,
+  beltHeightMm: 50,
+};
 const wardrobe: Wardrobe = {
   studio: { id: 'st', name: 'Studio', units: 'cm' },
-  clients: [client, other],
+  client,
+  outfits: [],
   shirts: [shirt],
   jackets: [jacket],
   ties: [house, own],
+  squares: [],
 };
+
+test('an outfit puts its pieces and the belt line of its trousers on; another shirt ends it', () => {
+  const bench = freshBench({ ...wardrobe, outfits: [outfit] });
+  assert.deepEqual([bench.outfit?.label, bench.shirt.id, bench.jacket], ['Supper', 's1', null]);
+  assert.deepEqual([bench.question.client.frontDropMm, bench.question.client.beltHeightMm], [470, 50]);
+  assert.equal(withShirt(bench, { ...shirt, id: 's2' }).outfit, null);
+});
+
+test('a client brings his habits: his knot, his likings, his aim on his belt', () => {
+  const habits = { ownKnot: 'Lo Ci Ro Li Co T', symmetry: 'relaxed', neckBand: 'tolerated', practice: 'new', aim: 'belt-middle' } as const;
+  const bench = withClient(freshBench(wardrobe), { ...client, ...habits, beltHeightMm: 40 }, wardrobe);
+  assert.equal(bench.knot, 'Lo Ci Ro Li Co T');
+  const { symmetry, neckBand, practice, knots } = bench.question.taste;
+  assert.deepEqual([symmetry, neckBand, practice, knots], ['relaxed', 'tolerated', 'new', 'named']);
+  assert.deepEqual([bench.aim, bench.question.aim.offsetMm], ['belt-middle', 20]);
+  const unnamed = withClient(bench, { ...client, ownKnot: 'Lo Ri Lo Ri Co T' }, wardrobe);
+  assert.equal(unnamed.question.taste.knots, 'all', 'a knot without a name is only among all of them');
+});
+
+test('a client who was never measured has empty fields, not wrong ones', () => {
+  const bench = withClient(freshBench(wardrobe), { ...client, measures: [] }, wardrobe);
+  assert.deepEqual([bench.question.client.heightMm, bench.question.client.neckMm, bench.question.client.frontDropMm], ['', '', null]);
+  assert.deepEqual(
+    checkPlanQuestion(bench.question).faults?.map(({ path }) => path),
+    ['client.heightMm', 'client.neckMm'],
+  );
+});
 
 test('a fresh bench dresses the first client in what is his own', () => {
   const bench = freshBench(wardrobe);
@@ -49,7 +114,7 @@ test('a fresh bench dresses the first client in what is his own', () => {
 });
 
 test('a studio that keeps nothing has a bench with usual measures', () => {
-  const bench = freshBench({ ...wardrobe, clients: [], shirts: [], jackets: [], ties: [] });
+  const bench = freshBench({ ...wardrobe, client: null, shirts: [], jackets: [], ties: [] });
   assert.deepEqual([bench.client.id, bench.client.label, bench.jacket], [null, 'Walk-in', null]);
   assert.ok(checkPlanQuestion(bench.question).value);
 });
@@ -80,7 +145,16 @@ test('each piece is exchanged by itself', () => {
 
 test('only the measures go into the question, not the record around them', () => {
   const { question } = freshBench(wardrobe);
-  assert.deepEqual(Object.keys(question.client).sort(), ['blade', 'crossingGapMm', 'frontDropMm', 'heightMm', 'neckMm']);
+  assert.deepEqual(Object.keys(question.client).sort(), [
+    'beltHeightMm',
+    'blade',
+    'crossingGapMm',
+    'front',
+    'frontDropHow',
+    'frontDropMm',
+    'heightMm',
+    'neckMm',
+  ]);
   assert.ok(!('label' in question.tie) && !('colours' in question.tie));
 });
 

@@ -18,7 +18,7 @@ after(() => app.stop());
 function draft(changes: Partial<FittingDraft> = {}): FittingDraft {
   return {
     id: randomUUID(),
-    clientId: wardrobe.clients[0]!.id,
+    clientId: wardrobe.client!.id,
     shirtId: null,
     jacketId: null,
     tieId: wardrobe.ties[0]!.id,
@@ -63,7 +63,7 @@ test('an old fitting does not change when the client’s measures do', async () 
   const sent = draft();
   await save(sent);
   const before = await (await open(sent.id)).json();
-  await app.sql`update clients set neck_mm = neck_mm + 20, front_drop_mm = 500 where id = ${sent.clientId}`;
+  await app.sql`update client_measures set mm = mm + 20 where client_id = ${sent.clientId}`;
   assert.deepEqual(await (await open(sent.id)).json(), before);
 });
 

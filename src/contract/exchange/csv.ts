@@ -25,10 +25,13 @@ export interface ReadCsv {
 
 /** Reads a table with any of the columns {@link writeCsv} writes, in any order; comma, semicolon or tab between. */
 export function readCsv(kind: Kind, text: string): ReadCsv {
-  const { rows, faults } = split(text.replace(/^\uFEFF/, ''));
+  const columns = columnsOf(kind);
+  const { rows, faults } = split(
+    text.replace(/^\uFEFF/, ''),
+    columns.map(({ name }) => name),
+  );
   const [heading, ...body] = rows;
   if (!heading) return { rows: [], faults: ['The file is empty.'], notes: [] };
-  const columns = columnsOf(kind);
   const names = heading.cells.map((name) => name.trim().toLowerCase());
   const known = names.map((name) => columns.find((column) => column.name === name));
   if (!known.some(Boolean)) {
@@ -57,20 +60,27 @@ interface Row {
   readonly cells: readonly string[];
 }
 
-function split(text: string): { rows: Row[]; faults: string[] } {
+/** What stands between cells and between lines, told from the heading: what a cell holds may look like either. */
+function marksOf(text: string, columns: readonly string[]): { delimiter: string; newline: '\r\n' | '\n' | '\r' } {
+  const [heading = ''] = text.split(/\r\n|\n|\r/);
+  const known = (delimiter: string) =>
+    heading.split(delimiter).filter((name) => columns.includes(name.trim().replace(/^"|"$/g, '').toLowerCase())).length;
+  const delimiter = [',', ';', '\t'].toSorted((a, b) => known(b) - known(a))[0] ?? ',';
+  const rest = text.slice(heading.length);
+  return { delimiter, newline: rest.startsWith('\r\n') ? '\r\n' : rest.startsWith('\r') ? '\r' : '\n' };
+}
+
+function split(text: string, columns: readonly string[]): { rows: Row[]; faults: string[] } {
   const rows: Row[] = [];
   const faults: string[] = [];
   let line = 1;
   let from = 0;
   Papa.parse<string[]>(text, {
-    delimitersToGuess: [',', ';', '\t'],
+    ...marksOf(text, columns),
     step: ({ data, errors, meta }) => {
       const isBlank = data.every((cell) => cell.trim() === '');
       if (!isBlank) rows.push({ line, cells: data });
-      for (const { code } of errors) {
-        if (code !== 'UndetectableDelimiter')
-          faults.push(`Line ${line}: a quotation mark is opened and not closed, or stands in the wrong place.`);
-      }
+      if (errors.length > 0) faults.push(`Line ${line}: a quotation mark is opened and not closed, or stands in the wrong place.`);
       line += text.slice(from, meta.cursor).split('\n').length - 1;
       from = meta.cursor;
     },

@@ -6,7 +6,7 @@ import type { Fault } from '../../core/measures/faults.ts';
 import { type Measure, measures } from '../../core/measures/measures.ts';
 import { completeRequest } from '../../core/plan/request.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
-import { buttons, identifier, mostTieColours, oneOf, profile, someColour, text } from '../atoms.ts';
+import { buttons, identifier, mostTieColours, oneOf, profile, someColour, text, title } from '../atoms.ts';
 import { type Checked, read } from '../check.ts';
 import { lengthOf, type Say, sayIn } from '../lengths.ts';
 import type { Field } from './field.ts';
@@ -89,12 +89,7 @@ function schemaOf(kind: Kind, say: Say): Joi.ObjectSchema {
 function fieldSchema(field: Field, say: Say): Joi.Schema {
   switch (field.kind) {
     case 'text':
-      return field.required
-        ? text(field.label, field.longest)
-            .pattern(/\S/)
-            .required()
-            .messages({ 'string.pattern.base': `${field.label} is missing.` })
-        : text(field.label, field.longest).allow('').default('');
+      return field.required ? title(field.label, field.longest) : text(field.label, field.longest).allow('').default('');
     case 'length':
       return field.optional ? lengthOf(field.measure, say).allow(null).default(null) : lengthOf(field.measure, say).required();
     case 'buttons':

@@ -1,7 +1,6 @@
 import type { FrontCode, Taking } from '../../core/body/frontDrop.ts';
 import type { CollarStyleCode } from '../../core/collar/styles.ts';
 import type { PlanRequest } from '../../core/index.ts';
-import type { JacketCut, LapelKind } from '../../core/jacket/jackets.ts';
 import type { AimCode } from '../../core/plan/aims.ts';
 import type { Caution, DimpleLiking, Liking, TiedBy } from '../../core/plan/habits.ts';
 import type { FabricCode } from '../../core/tie/fabrics.ts';
@@ -72,8 +71,6 @@ export interface ShirtRecord extends Owned, Omit<PlanRequest['shirt'], 'pointsHe
 }
 
 export interface JacketRecord extends Owned, NonNullable<PlanRequest['jacket']> {
-  readonly lapelKind: LapelKind;
-  readonly cut: JacketCut;
   readonly colour: string;
 }
 

@@ -1,11 +1,11 @@
 import Joi from 'joi';
-import { identifier, oneOf, text } from '../atoms.ts';
+import { identifier, oneOf, title } from '../atoms.ts';
 import { type Checked, check } from '../check.ts';
 import type { StudioRecord } from './records.ts';
 
 const schema = Joi.object<StudioRecord>({
   id: identifier('The studio').required(),
-  name: text('The studio’s name', 120).pattern(/\S/).required(),
+  name: title('The studio’s name', 120),
   units: oneOf('The unit', ['cm', 'in']).required(),
 }).required();
 

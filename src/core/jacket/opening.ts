@@ -16,7 +16,8 @@ export interface FrontEdge {
   readonly button: readonly [x: number, y: number];
 }
 
-const besideNeckMm = 24;
+/** The jacket's collar hugs the shirt's: its edge comes out from under the leaf this far beside the neck. */
+const besideNeckMm = 12;
 const topMm = -22;
 /** Usual height of the closing button, as a share of the way to the belt. */
 const buttoningShare = 0.74;
@@ -40,6 +41,9 @@ export function frontEdge(jacket: JacketFronts, neckMm: number, beltMm: number):
 export function openingAt({ top, button }: FrontEdge, yMm: number): number {
   return Math.max(0, between(Math.min(yMm, button[1]), top[1], top[0], button[1], button[0]));
 }
+
+/** Nearer than this, points and fronts meet: cloth gives as much. */
+export const pointsMeetMm = 3;
 
 /** How far the collar's points reach under the jacket's fronts, mm; negative where they lie open on the shirt. */
 export function pointsUnderFronts(collar: Collar, edge: FrontEdge): number {

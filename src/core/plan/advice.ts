@@ -1,5 +1,5 @@
 import { frontDropOf } from '../body/frontDrop.ts';
-import { frontEdge, pointsUnderFronts } from '../jacket/opening.ts';
+import { frontEdge, pointsMeetMm, pointsUnderFronts } from '../jacket/opening.ts';
 import { formatLength } from '../units/length.ts';
 import type { KnotPlan } from './knotPlan.ts';
 import { landingAt } from './landing.ts';
@@ -54,13 +54,11 @@ function dropEstimated({ client, units }: PlanRequest): Advice | undefined {
   };
 }
 
-const worthTellingMm = 3;
-
 /** Points that end on the shirt front lift and curl; under a closed jacket's fronts they lie. */
 function pointsOutside({ client, shirt, jacket, units }: PlanRequest): Advice | undefined {
   if (jacket?.worn !== 'closed') return undefined;
   const under = pointsUnderFronts(shirt, frontEdge(jacket, client.neckMm, frontDropOf(client).meanMm));
-  if (under >= -worthTellingMm) return undefined;
+  if (under >= -pointsMeetMm) return undefined;
   return {
     code: 'points-outside',
     text: `The collar’s points end ${formatLength(-under, units)} short of the jacket’s fronts: a wider or longer collar would tuck under them.`,

@@ -1,5 +1,5 @@
 import { type FrontCode, type Taking, usualBeltHeightMm } from '../body/frontDrop.ts';
-import type { JacketWorn } from '../jacket/jackets.ts';
+import type { JacketCut, JacketWorn, LapelKind } from '../jacket/jackets.ts';
 import { type KnownOfTie, supposeTie, type Tie } from '../tie/tie.ts';
 import type { LengthUnit } from '../units/length.ts';
 import type { Liking } from './habits.ts';
@@ -30,6 +30,8 @@ export interface PlanRequest {
     readonly lapelMm: number;
     readonly waistcoat: boolean;
     readonly worn: JacketWorn;
+    readonly lapelKind: LapelKind;
+    readonly cut: JacketCut;
     /** Collar button to the button that closes it; `null` to suppose it from the belt. */
     readonly buttoningMm: number | null;
   } | null;
@@ -75,7 +77,7 @@ export const requestDefaults = {
     buttonsMm: [70, 160, 250, 340],
     pointsHeld: false,
   },
-  jacket: { waistcoat: false, worn: 'open', buttoningMm: null },
+  jacket: { waistcoat: false, worn: 'open', lapelKind: 'notch', cut: 'single', buttoningMm: null },
   aim: { offsetMm: 0, aboveMm: 25, belowMm: 0 },
   taste: {
     collarRule: 'thirds',

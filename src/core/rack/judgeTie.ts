@@ -55,7 +55,7 @@ export function judgeTie(outfit: Outfit, tie: ColouredTie): TieJudgement {
     colours: colour.colours,
     reasons: [
       lengthReason(knots, landing, outfit),
-      ...best.reasons.filter(({ code }) => code === 'lapel' || code === 'collar-fill'),
+      ...best.reasons.filter(({ code }) => ['lapel', 'collar-fill', 'release'].includes(code)),
       { code: 'colour', verdict: colour.verdict, text: colour.text },
     ],
   };

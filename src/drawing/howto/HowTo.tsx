@@ -83,7 +83,7 @@ function shirtSketch(): Sketch {
 
 function jacketSketch(): Sketch {
   const { fronts, lapels, measure } = jacketFronts(
-    { lapelMm: 88, waistcoat: false, worn: 'closed', buttoningMm: 330 },
+    { lapelMm: 88, lapelKind: 'notch', cut: 'single', waistcoat: false, worn: 'closed', buttoningMm: 330 },
     beltMm,
     460,
     neckMm,

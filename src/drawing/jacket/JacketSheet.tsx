@@ -24,7 +24,7 @@ export function JacketSheet({ children, ...figure }: JacketSheetProps) {
   const [from, to] = jacketFronts(jacket, beltY, 0, client.neckMm).measure;
   const buttonY = buttoningPoint(jacket, beltY);
   return (
-    <BodyFigure {...figure}>
+    <BodyFigure {...figure} told={false}>
       <OpeningMarks request={figure.request} />
       <Dimension from={[-from[0], from[1]]} to={[-to[0], to[1]]} ink="set" label={formatFigure(jacket.lapelMm, units)} size={16} />
       <Dimension

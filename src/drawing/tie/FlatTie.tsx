@@ -31,7 +31,7 @@ export function FlatTie({ id, tie, cloth, units, className, children }: FlatTieP
   const lower = stations.map(({ atMm, halfMm }): Pt => [atMm, halfMm * widthScale]).reverse();
   return (
     <Sheet
-      box={{ x: -60, y: -half - 60, width: tie.lengthMm + 130, height: 2 * half + 190 }}
+      box={{ x: -60, y: -half - 60, width: tie.lengthMm + 130, height: 2 * half + 320 }}
       label={`The tie laid flat: ${say(tie.lengthMm)} long, ${say(tie.bladeMm)} at the blade, ${say(tie.neckMm)} at the neck ${say(tie.neckAtMm)} from the tip, ${say(tie.tailMm)} at the tail.`}
       {...(className === undefined ? {} : { className })}
     >
@@ -49,13 +49,13 @@ export function FlatTie({ id, tie, cloth, units, className, children }: FlatTieP
 function Marks({ tie, units, half }: { readonly tie: Tie; readonly units: LengthUnit; readonly half: number }) {
   const mmPerPx = useMmPerPx();
   const figure = (mm: number) => formatFigure(mm, units);
-  const across = (atMm: number, mm: number) => (
+  const across = (atMm: number, mm: number, place: 'left' | 'right' = 'right') => (
     <Dimension
       from={[atMm, (-mm * widthScale) / 2]}
       to={[atMm, (mm * widthScale) / 2]}
       ink="set"
       label={figure(mm)}
-      place="right"
+      place={place}
       labelAt={0.5}
       size={14}
     />
@@ -67,7 +67,7 @@ function Marks({ tie, units, half }: { readonly tie: Tie; readonly units: Length
     <g>
       {across(tie.bladeMm * 0.8, widthAt(tie, tie.bladeMm * 0.8))}
       {across(tie.neckAtMm, widthAt(tie, tie.neckAtMm))}
-      {across(tailAt, widthAt(tie, tailAt))}
+      {across(tailAt, widthAt(tie, tailAt), 'left')}
       <Dimension from={[0, y]} to={[tie.keeperMm, y]} ink="set" label={`keeper ${figure(tie.keeperMm)}`} place="below" size={13} />
       <Dimension
         from={[0, y + row]}

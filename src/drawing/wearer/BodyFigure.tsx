@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import { landmarksOf } from '../../core/body/landmarks.ts';
 import type { PlanRequest } from '../../core/index.ts';
-import { frontEdge, openingAt, pointsUnderFronts } from '../../core/jacket/opening.ts';
+import { frontEdge, openingAt, pointsMeetMm, pointsUnderFronts } from '../../core/jacket/opening.ts';
 import { formatFigure, formatLength } from '../../core/units/length.ts';
 import { collarLeaves } from '../collar/leaves.ts';
 import { Dimension } from '../sheet/Dimension.tsx';
@@ -16,6 +16,8 @@ interface BodyFigureProps {
   readonly request: Pick<PlanRequest, 'client' | 'shirt' | 'jacket' | 'units'>;
   readonly shirtColour: string;
   readonly jacketColour: string | null;
+  /** Whether landmarks and belt line are told, or only the clothes are shown. */
+  readonly told?: boolean;
   readonly className?: string;
   readonly children?: ReactNode;
 }
@@ -23,7 +25,7 @@ interface BodyFigureProps {
 const box = { left: -300, right: 250, top: -84, belowBelt: 96 };
 
 /** A client without a tie: his landmarks, his belt line and how surely they are known. */
-export function BodyFigure({ className, children, ...dressed }: BodyFigureProps) {
+export function BodyFigure({ told = true, className, children, ...dressed }: BodyFigureProps) {
   const { request } = dressed;
   const drop = frontDropOf(request.client);
   const bottomMm = drop.meanMm + box.belowBelt;
@@ -36,7 +38,7 @@ export function BodyFigure({ className, children, ...dressed }: BodyFigureProps)
       {...(className === undefined ? {} : { className })}
     >
       <Dressed {...dressed} bottomMm={bottomMm} />
-      <Known {...dressed} />
+      {told && <Known {...dressed} />}
       {children}
     </Sheet>
   );
@@ -103,7 +105,7 @@ export function OpeningMarks({ request }: Pick<BodyFigureProps, 'request'>) {
           cy={y}
           r={6 * mmPerPx}
           fill="none"
-          stroke={under >= 0 ? inkColour.follows : inkColour.outside}
+          stroke={under >= -pointsMeetMm ? inkColour.follows : inkColour.outside}
           strokeWidth={2.5 * mmPerPx}
         />
       ))}

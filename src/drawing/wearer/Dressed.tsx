@@ -86,6 +86,9 @@ export function Dressed({ id, request, shirtColour, jacketColour, bottomMm, chil
               <path d={lapel} fill="#fff" fillOpacity="0.09" stroke="#fff" strokeOpacity="0.22" />
             </g>
           ))}
+          {fronts.buttons.map(([x, y]) => (
+            <circle key={`${x} ${y}`} cx={x} cy={y} r={7} fill="#0007" stroke="#fff" strokeOpacity="0.35" />
+          ))}
         </g>
       )}
     </g>

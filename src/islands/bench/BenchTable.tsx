@@ -129,7 +129,7 @@ export function BenchTable({ initial, wardrobe: first, outage, opened }: BenchTa
               <a href="/" className="text-2xl font-semibold tracking-tight">
                 Ropewalk
               </a>
-              <span className="text-soft max-xl:hidden">{wardrobe.studio.name}</span>
+              <span className="text-soft max-2xl:hidden">{wardrobe.studio.name}</span>
             </p>
             <nav className="flex flex-wrap items-center gap-x-4 gap-y-1" aria-label="Bench">
               <Places here="/" />
@@ -188,7 +188,7 @@ export function BenchTable({ initial, wardrobe: first, outage, opened }: BenchTa
                 <Switch label="View" value={view} choices={viewChoices} onChange={setView} />
               </div>
               <FrontFigure {...drawn} id="front" stage={stage} className="h-[30rem] w-full lg:h-auto lg:min-h-80 lg:grow">
-                {stage === 'tied' && <LapelHandle request={request} />}
+                {stage === 'tied' && values.question.jacket && <LapelHandle request={request} />}
                 <FrontDropHandle request={request} />
               </FrontFigure>
             </section>

@@ -53,7 +53,7 @@ export function Sentence({ wardrobe, values, onTurnTo, words = groups }: Sentenc
       )}
       {client && outfits.length > 0 && (
         <>
-          <span className="text-soft">dressed for</span>
+          <span className="text-soft">for</span>
           <Chooser
             label="Outfit"
             value={values.outfit?.id ?? null}

@@ -18,7 +18,9 @@ export interface QuestionEntries {
     buttonsMm: readonly number[] | string;
     pointsHeld: boolean;
   };
-  jacket: (Record<'lapelMm' | 'buttoningMm', Entry> & Pick<NonNullable<PlanRequest['jacket']>, 'waistcoat' | 'worn'>) | null;
+  jacket:
+    | (Record<'lapelMm' | 'buttoningMm', Entry> & Pick<NonNullable<PlanRequest['jacket']>, 'waistcoat' | 'worn' | 'lapelKind' | 'cut'>)
+    | null;
   tie: Record<'lengthMm' | 'bladeMm' | 'thicknessMm' | 'neckMm' | 'neckAtMm' | 'tailMm' | 'keeperMm', Entry> &
     Pick<PlanRequest['tie'], 'fabric' | 'pattern' | 'ends' | 'profile'>;
   aim: { offsetMm: Entry; aboveMm: Entry; belowMm: Entry };
@@ -200,8 +202,15 @@ function shirtEntries(shirt: PlanRequest['shirt']): QuestionEntries['shirt'] {
   return { collarPointMm, collarSpreadMm, tieSpaceMm, collarAllowanceMm, buttonsMm, pointsHeld };
 }
 
-function jacketEntries({ lapelMm, buttoningMm, waistcoat, worn }: NonNullable<PlanRequest['jacket']>): QuestionEntries['jacket'] {
-  return { lapelMm, buttoningMm, waistcoat, worn };
+function jacketEntries({
+  lapelMm,
+  buttoningMm,
+  waistcoat,
+  worn,
+  lapelKind,
+  cut,
+}: NonNullable<PlanRequest['jacket']>): QuestionEntries['jacket'] {
+  return { lapelMm, buttoningMm, waistcoat, worn, lapelKind, cut };
 }
 
 function tieEntries(tie: PlanRequest['tie']): QuestionEntries['tie'] {

@@ -66,7 +66,7 @@ export function Chooser({ label, value, placeholder, groups, onChoose, search }:
       }}
     >
       <Label className="sr-only">{label}</Label>
-      <Button className="group flex min-h-9 max-w-56 min-w-0 cursor-pointer items-center gap-1 border-b-2 border-set/40 px-0.5 text-left text-lg leading-tight font-medium text-set hover:border-set">
+      <Button className="group flex min-h-9 max-w-52 min-w-0 cursor-pointer items-center gap-1 border-b-2 border-set/40 px-0.5 text-left text-lg leading-tight font-medium text-set hover:border-set">
         <SelectValue
           className="truncate"
           title={groups.flatMap(({ choices }) => choices).find(({ key }) => key === value)?.label ?? placeholder}

@@ -5,6 +5,7 @@ import { sayIn } from '../../contract/lengths.ts';
 import { fieldsOf, kinds } from '../../contract/records/kinds.ts';
 import type { Kind, RecordOf } from '../../contract/records/records.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
+import { clearBench } from '../bench/keptBench.ts';
 import { Faults } from '../controls/faults.ts';
 import { Switch } from '../controls/Switch.tsx';
 import { usePlainKeys, useShortcuts } from '../controls/shortcuts.ts';
@@ -15,7 +16,7 @@ import { OutageNotice } from '../records/OutageNotice.tsx';
 import { dropDraft, keepDraft, keptDraft } from './drafts.ts';
 import { checkEntries, type Entries, entriesOf } from './entries.ts';
 import { FieldEntry } from './fields/FieldEntry.tsx';
-import { layouts } from './layout.ts';
+import { layouts, type Section } from './layout.ts';
 import { Merge } from './Merge.tsx';
 import { Picture } from './pictures/Picture.tsx';
 import { useKeeping } from './useKeeping.ts';
@@ -73,6 +74,7 @@ export function RecordForm<K extends Kind>({ kind, initial, draftId, studioUnits
   // A field that was never touched is not scolded before somebody tries to save it.
   const told = tried || before.version > 0 ? faults : faults.filter(({ path }) => !isEmpty(entries, path));
   const isNew = before.version === 0;
+  const columns = [undefined, 2].map((at) => layouts[kind].filter(({ column }) => column === at)).filter(({ length }) => length > 0);
   return (
     <FormProvider {...form}>
       <Faults value={[...told, ...keeping.faults]}>
@@ -96,6 +98,15 @@ export function RecordForm<K extends Kind>({ kind, initial, draftId, studioUnits
               <Tool label="Redo (Ctrl + Shift + Z)" onPress={history.redo}>
                 <Redo2 aria-hidden className="size-5" />
               </Tool>
+              {!isNew && kind === 'clients' && (
+                <a
+                  className="flex min-h-10 items-center border-2 border-set px-3 text-set hover:bg-set hover:text-white"
+                  href={`/?client=${before.id}`}
+                  onClick={clearBench}
+                >
+                  To the bench
+                </a>
+              )}
               {!isNew && (
                 <button
                   type="button"
@@ -151,21 +162,16 @@ export function RecordForm<K extends Kind>({ kind, initial, draftId, studioUnits
               onTakeTheirs={() => keeping.theirs && begin(entriesOf(keeping.theirs))}
             />
           )}
-          <div className="grid gap-8 lg:grid-cols-[minmax(0,27rem)_minmax(0,1fr)]">
-            <div>
-              {layouts[kind].map(({ title, keys, hint }) => (
-                <section key={title} aria-label={title} className="pb-4">
-                  <h2 className="border-b-2 border-ink pb-0.5 font-medium">{title}</h2>
-                  {hint && <p className="pt-1 text-note text-soft">{hint}</p>}
-                  {fieldsOf(kind)
-                    .filter(([key]) => keys.includes(key))
-                    .toSorted(([a], [b]) => keys.indexOf(a) - keys.indexOf(b))
-                    .map(([key, field]) => (
-                      <FieldEntry key={key} name={key} field={field} units={units} entries={entries} />
-                    ))}
-                </section>
-              ))}
-            </div>
+          <div
+            className={`grid gap-8 ${columns.length > 1 ? 'lg:grid-cols-[minmax(0,24rem)_minmax(0,22rem)_minmax(0,1fr)]' : 'lg:grid-cols-[minmax(0,27rem)_minmax(0,1fr)]'}`}
+          >
+            {columns.map((sections) => (
+              <div key={sections[0]?.title}>
+                {sections.map((section) => (
+                  <Fields key={section.title} kind={kind} section={section} units={units} entries={entries} />
+                ))}
+              </div>
+            ))}
             <div className="lg:sticky lg:top-16 lg:self-start">
               <Picture kind={kind} entries={entries} units={units} />
             </div>
@@ -173,6 +179,27 @@ export function RecordForm<K extends Kind>({ kind, initial, draftId, studioUnits
         </form>
       </Faults>
     </FormProvider>
+  );
+}
+
+interface FieldsProps {
+  readonly kind: Kind;
+  readonly section: Section;
+  readonly units: LengthUnit;
+  readonly entries: Entries;
+}
+
+function Fields({ kind, section: { title, keys, hint }, units, entries }: FieldsProps) {
+  const fields = new Map(fieldsOf(kind));
+  return (
+    <section aria-label={title} className="pb-4">
+      <h2 className="border-b-2 border-ink pb-0.5 font-medium">{title}</h2>
+      {hint && <p className="pt-1 text-note text-soft">{hint}</p>}
+      {keys.map((key) => {
+        const field = fields.get(key);
+        return field && <FieldEntry key={key} kind={kind} name={key} field={field} units={units} entries={entries} />;
+      })}
+    </section>
   );
 }
 

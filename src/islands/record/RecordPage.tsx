@@ -52,9 +52,23 @@ function KeptRecord({ kind, id }: RecordPageProps) {
   }
   return (
     <>
+      {kind === 'outfits' && 'clientId' in record.data && record.data.clientId && <Whose clientId={record.data.clientId} />}
       <RecordForm kind={kind} initial={entriesOf(record.data)} draftId={id} studioUnits={units} onKept={() => undefined} />
       {kind === 'clients' && <ClientsThings clientId={id} name={kinds.clients.titleOf(record.data)} />}
     </>
+  );
+}
+
+/** An outfit is somebody's: the way back to him. */
+function Whose({ clientId }: { readonly clientId: string }) {
+  const { data } = useQuery(recordQuery('clients', clientId));
+  return (
+    <p className="text-lg">
+      <a className="text-set underline underline-offset-4" href={`/clients/${clientId}`}>
+        {data?.name ?? '…'}
+      </a>{' '}
+      dressed for
+    </p>
   );
 }
 

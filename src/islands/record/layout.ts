@@ -3,6 +3,8 @@ import type { Kind } from '../../contract/records/records.ts';
 /** Which fields stand together, and under what heading, in the order of the hand's work. */
 export interface Section {
   readonly title: string;
+  /** Which column it stands in, where a kind has more than one. */
+  readonly column?: 2;
   readonly keys: readonly string[];
   readonly hint?: string;
 }
@@ -10,9 +12,9 @@ export interface Section {
 export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
   clients: [
     { title: 'Who', keys: ['name', 'nickname', 'note', 'phone', 'email', 'address'] },
-    { title: 'Measures', keys: ['measures', 'front', 'beltHeightMm'] },
-    { title: 'Habits', keys: ['tiedBy', 'practice', 'blade', 'crossingGapMm', 'ownKnot', 'aim', 'units'] },
     { title: 'Likings', keys: ['symmetry', 'dimple', 'release', 'neckBand', 'cautions'] },
+    { title: 'Measures', keys: ['measures', 'front', 'beltHeightMm'], column: 2 },
+    { title: 'Habits', keys: ['tiedBy', 'practice', 'blade', 'crossingGapMm', 'ownKnot', 'aim', 'units'], column: 2 },
   ],
   shirts: [
     { title: 'Which shirt', keys: ['label', 'clientId', 'note'] },

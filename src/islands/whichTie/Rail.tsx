@@ -75,7 +75,7 @@ export function Rail({ ranked, ties, chosenId, onChoose }: RailProps) {
                 {ranking.feasible ? ranking.best : 'cannot be worn'}
               </p>
               <p className="shrink-0 truncate text-note text-soft">
-                {tie.state !== 'rack' ? tieStates[tie.state].label : tie.clientId === null ? 'the studio’s' : 'his own'}
+                {tie.state !== 'rack' ? tieStates[tie.state].label : tie.clientId === null ? 'the studio’s' : 'own'}
               </p>
             </div>
           );

@@ -27,7 +27,7 @@ test('the difference is none between equals, the same both ways, and about a hun
 test('shares make up the whole, the ground most of it, and a mix lies between its colours', () => {
   fc.assert(
     fc.property(fc.array(anyColour, { minLength: 1, maxLength: 4 }), (colours) => {
-      const shares = sharesOf(colours);
+      const shares = sharesOf({ colours });
       assert.ok(Math.abs(shares.reduce((sum, { share }) => sum + share, 0) - 1) < 1e-9);
       assert.ok(shares.every(({ share }) => share <= shares[0]!.share));
       const lightnesses = colours.map((colour) => labOf(colour).lightness);

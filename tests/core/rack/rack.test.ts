@@ -4,7 +4,9 @@ import fc from 'fast-check';
 import { plan, supposeTie } from '../../../src/core/index.ts';
 import { buyingBrief } from '../../../src/core/rack/buyingBrief.ts';
 import { judgeTie, type Outfit } from '../../../src/core/rack/judgeTie.ts';
+import { knotsInWords } from '../../../src/core/rack/knotsInWords.ts';
 import { bestTiesFirst, judgeRack } from '../../../src/core/rack/rankRack.ts';
+import { sharedWindow } from '../../../src/core/rack/sharedWindow.ts';
 import { anyTie } from '../../support/arbitrary.ts';
 import { question, tieA, tieB } from '../../support/ties.ts';
 
@@ -105,4 +107,23 @@ test('scores lie between nothing and one for any tie', () => {
     }),
     { numRuns: 60 },
   );
+});
+
+test('what one brief shares with another outfit is a share, all of it with itself', () => {
+  const brief = buyingBrief(outfit);
+  assert.equal(sharedWindow(brief, brief), 1);
+  const pointed = buyingBrief({ ...outfit, question: { ...withoutTie, shirt: { ...question.shirt, collarSpreadMm: 70, tieSpaceMm: 5 } } });
+  const share = sharedWindow(brief, pointed);
+  assert.ok(share >= 0 && share < 0.6, `a point collar wants other ties: ${share}`);
+  const none = buyingBrief({ ...outfit, question: { ...withoutTie, jacket: { lapelMm: 160 }, taste: { lapelRule: 'match' } } });
+  assert.equal(sharedWindow(none, brief), 0);
+});
+
+test('every named knot is told for a tie: where it starts, or what hinders it', () => {
+  const told = knotsInWords(outfit, { ...tieA, colours: navy });
+  assert.equal(told.length, plan(question).knots.length);
+  for (const { lands, text } of told)
+    assert.match(text, lands ? /^narrow tip at .* of the collar’s edge$/ : /runs out of cloth by|too much of the narrow end/);
+  const long = knotsInWords(outfit, { ...tieB, lengthMm: 1900, colours: navy });
+  assert.ok(long.every(({ lands }) => !lands));
 });

@@ -1,12 +1,13 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
+import { parseKnot, takeUp } from '../../../src/core/index.ts';
 import { normalCdf } from '../../../src/core/numeric/normal.ts';
 import { piecewise } from '../../../src/core/numeric/piecewise.ts';
 import { aims } from '../../../src/core/plan/aims.ts';
-import { fabrics } from '../../../src/core/tie/fabrics.ts';
+import { fabrics, fabricTraits, traitWord } from '../../../src/core/tie/fabrics.ts';
 import { supposeTie } from '../../../src/core/tie/tie.ts';
-import { compressedThickness, sectionAt, widthAt } from '../../../src/core/tie/width.ts';
+import { compressedThickness, hasSquareEnds, sectionAt, widthAt } from '../../../src/core/tie/width.ts';
 import { anyTie } from '../../support/arbitrary.ts';
 import { tieA } from '../../support/ties.ts';
 
@@ -88,4 +89,43 @@ test('a curve through points is straight between them and level beyond', () => {
     [20, 0],
   ]);
   assert.deepEqual([-5, 0, 5, 10, 15, 20, 99].map(curve), [1, 1, 1.5, 2, 1, 0, 0]);
+});
+
+test('a measured profile is run through, and only it: the rest of the taper stays as it was', () => {
+  const profile = [
+    { atMm: 300, widthMm: 70 },
+    { atMm: 500, widthMm: 50 },
+  ];
+  const tie = { ...tieA, profile };
+  assert.equal(widthAt(tie, 300), 70);
+  assert.equal(widthAt(tie, 500), 50);
+  assert.equal(widthAt(tie, 400), 60);
+  for (const at of [0, 20, 42.5, tieA.neckAtMm, 1000, 1446, 1470])
+    assert.ok(Math.abs(widthAt(tie, at) - widthAt(tieA, at)) < 1e-9, `${at}`);
+  assert.equal(widthAt({ ...tieA, profile: [] }, 400), widthAt(tieA, 400));
+});
+
+test('a profile measured on the straight taper changes nothing; a slimmer one makes smaller knots', () => {
+  const onTaper = [200, 450, 700, 1100].map((atMm) => ({ atMm, widthMm: widthAt(tieA, atMm) }));
+  const knot = parseKnot('Li Ro Li Co T');
+  const hang = { loopMm: 420, tailMm: 412.9 };
+  const straight = takeUp(knot, tieA, hang);
+  assert.ok(Math.abs(takeUp(knot, { ...tieA, profile: onTaper }, hang).takeUpMm - straight.takeUpMm) < 1e-9);
+  const slim = takeUp(knot, { ...tieA, profile: [{ atMm: 550, widthMm: 40 }] }, hang);
+  assert.ok(slim.takeUpMm < straight.takeUpMm && slim.shape.topMm < straight.shape.topMm);
+});
+
+test('ends are as the tie says, or as its cloth usually has them', () => {
+  assert.equal(hasSquareEnds({ ...tieA, fabric: 'knit' }), true);
+  assert.equal(hasSquareEnds({ ...tieA, fabric: 'knit', ends: 'pointed' }), false);
+  assert.equal(widthAt({ ...tieA, ends: 'square' }, 0), tieA.bladeMm);
+});
+
+test('every cloth’s figures are shares, told in words', () => {
+  for (const fabric of Object.values(fabrics)) {
+    for (const figure of [fabric.grip, fabric.dimple, fabric.stiffness, fabric.compression]) assert.ok(figure > 0 && figure <= 1);
+    for (const trait of fabricTraits) assert.ok(trait.words.includes(traitWord(trait, fabric)));
+    assert.ok(fabric.care.length > 20);
+  }
+  assert.equal(fabrics['woven-silk'].compression, 0.62, 'the model’s own, on which the reference answers stand');
 });

@@ -1,5 +1,7 @@
 import { useFormContext } from 'react-hook-form';
 import type { Field } from '../../../contract/records/field.ts';
+import { kinds } from '../../../contract/records/kinds.ts';
+import type { Kind } from '../../../contract/records/records.ts';
 import { collarStyles } from '../../../core/collar/styles.ts';
 import { measures } from '../../../core/measures/measures.ts';
 import { fabrics, fabricTraits, traitWord } from '../../../core/tie/fabrics.ts';
@@ -18,6 +20,7 @@ import { ChoicesField, FlagField, TextField } from './plainFields.tsx';
 import { ReferenceField } from './ReferenceField.tsx';
 
 interface FieldEntryProps {
+  readonly kind: Kind;
   readonly name: string;
   readonly field: Field;
   readonly units: LengthUnit;
@@ -27,12 +30,12 @@ interface FieldEntryProps {
 }
 
 /** The field for one thing entered of a record. */
-export function FieldEntry({ name, field, units, entries, supposedMm }: FieldEntryProps) {
+export function FieldEntry({ kind, name, field, units, entries, supposedMm }: FieldEntryProps) {
   switch (field.kind) {
     case 'text':
       return <TextField name={name} label={field.label} longest={field.longest} lines={field.lines} required={field.required === true} />;
     case 'length': {
-      const sketch = sketchFor(name);
+      const sketch = sketchFor(kind, name);
       return (
         <MeasureField<Entries>
           name={name}
@@ -76,10 +79,10 @@ function wearerOf(name: string, { clientId }: Entries): string | undefined {
 }
 
 /** The drawing of where a measure is taken, wherever it is taken. */
-function sketchFor(name: string): HowToProps | undefined {
-  if (name === 'beltLineMm') return { of: 'client', measure: 'frontDropMm' };
-  const of = (['client', 'shirt', 'jacket', 'tie'] as const).find((part) => name in measures[part]);
-  return of && { of, measure: name };
+function sketchFor(kind: Kind, name: string): HowToProps | undefined {
+  if (kind === 'outfits') return { of: 'client', measure: name === 'beltLineMm' ? 'frontDropMm' : name };
+  const of = kinds[kind].part ?? 'client';
+  return name in measures[of] ? { of, measure: name } : undefined;
 }
 
 function ChoiceEntry({ name, field, entries }: ChoiceEntryProps) {
@@ -99,7 +102,7 @@ function ChoiceEntry({ name, field, entries }: ChoiceEntryProps) {
         none={field.optional}
         {...(isCollar ? { onPick: startFrom } : {})}
       />
-      {field.choices === fabrics && <AboutFabric code={String(entries[name])} />}
+      {field.choices === fabrics && <AboutFabric code={String(entries[name])} tied={kinds.ties.fields.fabric === field} />}
     </>
   );
 }
@@ -110,13 +113,13 @@ interface ChoiceEntryProps {
   readonly entries: Entries;
 }
 
-/** What the cloth does in a knot, and how it wants to be kept. */
-function AboutFabric({ code }: { readonly code: string }) {
+/** What the cloth does in a knot, if it is tied, and how it wants to be kept. */
+function AboutFabric({ code, tied }: { readonly code: string; readonly tied: boolean }) {
   const fabric = fabrics[code as keyof typeof fabrics];
   if (!fabric) return null;
   return (
     <dl className="grid grid-cols-[6.5rem_1fr] gap-x-2 gap-y-0.5 py-2 text-note">
-      {fabricTraits.map((trait) => (
+      {(tied ? fabricTraits : []).map((trait) => (
         <div key={trait.label} className="contents">
           <dt className="text-soft" title={trait.about}>
             {trait.label}

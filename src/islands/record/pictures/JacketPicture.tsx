@@ -15,13 +15,8 @@ import type { PictureProps } from './Picture.tsx';
 /** The jacket's fronts as worn, over a usual shirt. */
 export function JacketPicture({ entries, units }: PictureProps) {
   const { setValue } = useFormContext<Entries>();
-  const jacket: NonNullable<PlanRequest['jacket']> = {
-    lapelMm: 85,
-    buttoningMm: null,
-    ...lengthsOf(entries, ['lapelMm', 'buttoningMm']),
-    worn: entries['worn'] as 'open' | 'closed',
-    waistcoat: entries['waistcoat'] === true,
-  };
+  const { worn, lapelKind, cut, waistcoat } = entries as unknown as NonNullable<PlanRequest['jacket']>;
+  const jacket = { lapelMm: 85, buttoningMm: null, ...lengthsOf(entries, ['lapelMm', 'buttoningMm']), worn, lapelKind, cut, waistcoat };
   const request = drawnRequest(units, { jacket });
   const beltMm = frontDropOf(request.client).meanMm;
   const buttonMm = buttoningPoint(jacket, beltMm);

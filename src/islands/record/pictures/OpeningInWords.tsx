@@ -1,6 +1,6 @@
 import { frontDropOf } from '../../../core/body/frontDrop.ts';
 import type { PlanRequest } from '../../../core/index.ts';
-import { buttoningPoint, frontEdge, openingAt, pointsUnderFronts } from '../../../core/jacket/opening.ts';
+import { buttoningPoint, frontEdge, openingAt, pointsMeetMm, pointsUnderFronts } from '../../../core/jacket/opening.ts';
 import { formatLength } from '../../../core/units/length.ts';
 
 interface OpeningInWordsProps {
@@ -19,10 +19,12 @@ export function OpeningInWords({ request: { client, shirt, jacket, units }, over
   const shows = buttoningPoint(jacket, beltMm);
   return (
     <div className="space-y-1">
-      <p className={under >= 0 ? 'text-follows' : 'text-outside'}>
-        {under >= 0
-          ? `The points of ${over} reach ${say(under)} under the fronts.`
-          : `The points of ${over} end ${say(-under)} short of the fronts: they lie open on the shirt.`}
+      <p className={under >= -pointsMeetMm ? 'text-follows' : 'text-outside'}>
+        {Math.abs(under) <= pointsMeetMm
+          ? `The points of ${over} just meet the fronts.`
+          : under > 0
+            ? `The points of ${over} reach ${say(under)} under the fronts.`
+            : `The points of ${over} end ${say(-under)} short of the fronts: they lie open on the shirt.`}
       </p>
       <p className="text-soft">
         {jacket.worn === 'closed'

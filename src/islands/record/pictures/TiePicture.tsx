@@ -71,14 +71,17 @@ const shownKnots = ['four-in-hand', 'half-Windsor', 'Windsor'];
 /** How large it ties, and how much of it a knot takes, on a man of usual measures. */
 function Makes({ tie, units }: { readonly tie: ReturnType<typeof drawnTie>; readonly units: PictureProps['units'] }) {
   const asked = JSON.stringify(tie);
+  const { client } = drawnRequest(units);
   const knots = useMemo(() => {
-    const { client, shirt, aim } = drawnRequest(units);
-    const all = plan({ client, shirt, aim, tie: JSON.parse(asked), units }).knots;
+    const { shirt, aim } = drawnRequest(units);
+    const all = plan({ client: drawnRequest(units).client, shirt, aim, tie: JSON.parse(asked), units }).knots;
     return shownKnots.flatMap((name) => all.filter(({ names }) => names[0] === name));
   }, [asked, units]);
   return (
     <table className="min-w-72 grow self-start text-left">
-      <caption className="pb-1 text-left text-note text-soft">On a man of 178 cm with a 39.5 cm collar</caption>
+      <caption className="pb-1 text-left text-note text-soft">
+        On a man of {formatLength(client.heightMm, units)} with a collar of {formatLength(client.neckMm, units)}
+      </caption>
       <thead className="text-note text-soft">
         <tr>
           <th className="font-normal">knot</th>

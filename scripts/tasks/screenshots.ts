@@ -39,11 +39,11 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
     },
   },
   {
-    name: 'rack',
+    name: 'which-tie',
     path: '/',
     prepare: async (bench) => {
       await bench.choose('Client', 'Edrin');
-      await bench.open('/rack');
+      await bench.open('/which-tie');
       await bench.one('//*[contains(text(), "ties can be worn with it")]');
     },
   },

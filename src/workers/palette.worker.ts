@@ -15,6 +15,8 @@ const paletteWorker = {
     const height = Math.max(1, Math.round(photo.height * scale));
     const context = new OffscreenCanvas(width, height).getContext('2d');
     if (!context) throw new Error('This browser cannot read pictures.');
+    // Neighbouring threads mixed together would be colours the cloth does not have.
+    context.imageSmoothingEnabled = false;
     const cut = (1 - middle) / 2;
     context.drawImage(photo, photo.width * cut, photo.height * cut, photo.width * middle, photo.height * middle, 0, 0, width, height);
     photo.close();

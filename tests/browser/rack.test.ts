@@ -1,92 +1,129 @@
 import assert from 'node:assert/strict';
-import { beforeEach, test } from 'node:test';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { after, beforeEach, test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
+import type { Kind, Page, RecordOf } from '../../src/contract/records/records.ts';
+import { bitmap } from '../support/bitmap.ts';
 import { openScreen } from '../support/screen.ts';
 
-const manyTies = 300;
-
-/** With a rack so full that judging it takes a while. */
-const screen = openScreen(
-  ({ sql }) => sql`
-    insert into ties (id, studio_id, label, length_mm, blade_mm, neck_mm, neck_at_mm, tail_mm, thickness_mm, keeper_mm, fabric, pattern, colours)
-    select gen_random_uuid(), (select id from studios), 'Spare ' || n, 1440 + n % 60, 60 + n % 40, 30, 830, 42, 2 + (n % 20) / 10.0, 220,
-      'wool', 'solid', array['#' || lpad(to_hex(4210752 + n * 9000), 6, '0')]
-    from generate_series(1, ${manyTies}::int) as n`,
-);
+const screen = openScreen();
+const folder = mkdtempSync(join(tmpdir(), 'ropewalk-files-'));
+after(() => rmSync(folder, { recursive: true }));
 beforeEach(() => screen.startAfresh());
 
-const places = async () => {
-  const options = await screen.driver.findElements(By.css('[role=option][data-place]'));
-  return Promise.all(options.map(async (option) => (await option.getText()).split('\n')[0] ?? ''));
-};
-const judged = () => screen.bench.waitFor(async () => /ties can be worn with it, best first/.test(await screen.bench.body()), 'not judged');
-
-async function toTheRack() {
-  await screen.driver.get(`${screen.app.address}/rack`);
-  await screen.bench.one('//*[@role="listbox"][@aria-label="Ties, best first"]');
+const shows = (what: RegExp) => screen.bench.waitFor(async () => what.test(await screen.bench.body()), `nothing says ${what}`);
+const to = (path: string) => screen.driver.get(screen.app.address + path);
+async function kept<K extends Kind>(kind: K, name: string): Promise<RecordOf[K]> {
+  const page: Page<RecordOf[K]> = await (await fetch(`${screen.app.address}/api/${kind}?find=${encodeURIComponent(name)}`)).json();
+  return page.rows[0]!;
 }
+const upload = async (name: string, content: string | Uint8Array) => {
+  const path = join(folder, name);
+  writeFileSync(path, content);
+  await screen.driver.findElement(By.css('input[type=file]')).sendKeys(path);
+};
 
-test('the whole rack is judged for the outfit on the bench, while the page stays responsive', async () => {
+test('the rack shows each tie with its owner and where it is', async () => {
+  const { bench } = screen;
+  await to('/rack');
+  await shows(/Pilot blue, brass buoy[\s\S]*out with Edrin Mallowfrost/);
+  await (await bench.one('//label[normalize-space()="squares"]')).click();
+  await shows(/Plain white linen/);
+  await (await bench.one('//label[contains(., "the studio’s")]')).click();
+  await bench.waitFor(async () => !/Lantern red, rolled edge/.test(await bench.body()), 'his square is shown as the studio’s');
+});
+
+test('a width along the tie is added, drawn by its edge, and changes what the knots take up', async () => {
+  const { bench } = screen;
+  const tie = await kept('ties', 'lantern red');
+  await to(`/ties/${tie.id}`);
+  await shows(/four-in-hand/);
+  const row = async () => (await bench.one('//tr[th[normalize-space()="four-in-hand"]]')).getText();
+  const straight = await row();
+  await (await bench.button('a width between')).click();
+  assert.equal(await row(), straight, 'a width on the straight taper changes nothing');
+  const edge = await bench.one('//*[@role="slider"][starts-with(@aria-label, "Width ")]');
+  await edge.sendKeys(Key.PAGE_DOWN, Key.PAGE_DOWN);
+  await bench.waitFor(async () => (await row()) !== straight, 'the knots stayed as they were');
+  await (await bench.button('Save')).click();
+  await shows(/Saved\./);
+  assert.equal((await kept('ties', 'lantern red')).profile.length, 1);
+});
+
+test('a tie’s colours are read from a photo of its cloth, and the photo goes nowhere', async () => {
+  const { bench, driver } = screen;
+  const tie = await kept('ties', 'heather');
+  await to(`/ties/${tie.id}`);
+  await shows(/from a photo of the cloth/);
+  await driver.executeScript(
+    'window.sent = []; const old = window.fetch; window.fetch = (...a) => { window.sent.push(String(a[0])); return old(...a); };',
+  );
+  await upload(
+    'cloth.bmp',
+    bitmap(60, 60, (x) => (x % 10 < 7 ? [0x1d, 0x59, 0x63] : [0xd9, 0xd2, 0xbd])),
+  );
+  await bench.waitFor(
+    async () => (await bench.one('//input[@aria-label="Colour 1"]')).getAttribute('value').then((value) => value === '#1d5963'),
+    'not read',
+  );
+  assert.equal(await (await bench.one('//input[@aria-label="Colour 2"]')).getAttribute('value'), '#d9d2bd');
+  const share = Number(await (await bench.one('//span[contains(., "Share of colour 1")]/following::input[1]')).getAttribute('value'));
+  assert.ok(share >= 65 && share <= 75, `${share} %`);
+  assert.deepEqual(await driver.executeScript('return window.sent'), []);
+  await upload('letter.txt', 'no picture');
+  await shows(/“letter\.txt” is no picture that can be read/);
+});
+
+test('a named collar fills its measures in, the drawing follows the field, and the field the drawing', async () => {
+  const { bench } = screen;
+  const shirt = await kept('shirts', 'faint rose');
+  await to(`/shirts/${shirt.id}`);
+  const drawn = async () => String(await (await bench.one('//*[starts-with(@aria-label, "Collar, ")]')).getAttribute('aria-label'));
+  assert.match(await drawn(), /semi-spread/);
+  await (await bench.one('//select[../label[normalize-space()="Collar"]]/option[normalize-space()="cutaway"]')).click();
+  await bench.waitFor(async () => /^Collar, cutaway: points 7\.5 cm long, 15 cm apart/.test(await drawn()), 'not drawn');
+  await bench.type('Tip to tip', '7');
+  await bench.waitFor(async () => /^Collar, point/.test(await drawn()), 'the drawing stayed');
+  await (await bench.one('//*[@role="slider"][@aria-label="Tip to tip"]')).sendKeys(Key.ARROW_RIGHT);
+  assert.equal(await bench.value('Tip to tip'), '7.1');
+  await bench.type('Tip to tip', '19');
+  await shows(/two points of 7\.5 cm reach 15 cm at most/);
+  await (await bench.button('Undo (Ctrl + Z)')).click();
+});
+
+test('a square is judged beside the tie, and sets are split', async () => {
   const { bench, driver } = screen;
   await bench.choose('Client', 'Tobiah');
-  await toTheRack();
-  await judged();
-  assert.match(await bench.body(), new RegExp(`of ${manyTies + 7} ties can be worn`));
-  const drawn = (await places()).length;
-  assert.ok(drawn > 5 && drawn < 40, `${drawn} ties drawn: only those in sight`);
-  const first = (await places())[0];
-  await bench.choose('Shirt', 'House white, cutaway');
-  await judged();
-  await bench.waitFor(async () => (await places())[0] !== first, 'another collar asks for another tie');
-  await driver.findElement(By.css('[role=listbox][aria-label="Ties, best first"]')).sendKeys(Key.ARROW_RIGHT);
-  const second = (await places())[1];
-  await bench.waitFor(async () => (await (await bench.one('//h2')).getText()) === second, 'the next tie by key');
+  await to('/which-tie');
+  await shows(/ties can be worn with it, best first/);
+  await (await bench.one('//*[@role="option"][contains(., "Guild stripe")]')).click();
+  await shows(/A square in the pocket/);
+  await shows(/Plain white, in a flat fold: always right/);
+  await shows(/Sold with this very tie: wear it with another one/);
+  await shows(/Split the sets: this tie with “Pilot blue square”/);
+  await (await bench.one('//label[normalize-space()="a matched set is allowed"]')).click();
+  await shows(/Sold with this very tie: safe, and looks bought as a set/);
+  await driver.navigate().refresh();
+  await shows(/A square in the pocket/);
+  assert.equal(await driver.executeScript('return localStorage.getItem("ropewalk.square-rule")'), 'set');
 });
 
-test('judging can be stopped, and begun again', async () => {
+test('a table is looked at first, then brought in, or refused as a whole', async () => {
   const { bench } = screen;
-  await bench.press('a');
-  await bench.waitFor(async () => /7-move knot/.test(await bench.body()), 'not all knots');
-  await toTheRack();
-  await (await bench.button('Stop')).click();
-  await bench.waitFor(async () => /ties judged, then stopped\./.test(await bench.body()), 'not stopped');
-  const before = /(\d+) of \d+ ties judged/.exec(await bench.body())?.[1];
-  assert.ok(Number(before) < manyTies);
-  await (await bench.button('Judge them all')).click();
-  await judged();
-});
-
-test('a tie is taken to the bench with the outfit', async () => {
-  const { bench } = screen;
-  await bench.choose('Client', 'Tobiah');
-  await toTheRack();
-  await judged();
-  const tie = (await places())[0] ?? '';
-  await (await bench.button('Take it to the bench')).click();
-  await bench.chosenKnot();
-  assert.ok((await bench.body()).includes(tie));
-  assert.ok((await bench.body()).includes('Tobiah Wrenfield'));
-});
-
-test('the brief: what to look for, and a tie in the hand against all that he wears', async () => {
-  const { bench } = screen;
-  await bench.choose('Client', 'Tobiah');
-  await screen.driver.get(`${screen.app.address}/brief`);
-  const drawing = await bench.one('//*[starts-with(@aria-label, "Ties that would serve: blades from")]');
-  const label = await drawing.getAttribute('aria-label');
-  await bench.choose('Shirt', 'White poplin');
-  await bench.waitFor(
-    async () => (await (await bench.one('//*[starts-with(@aria-label, "Ties that would serve")]')).getAttribute('aria-label')) !== label,
-    'the same brief',
-  );
-  const body = await bench.body();
-  assert.match(body, /White poplin, semi-spread/);
-  assert.match(body, /Pale blue, point/);
-  assert.match(body, /Swamps the point collar/);
-  await bench.type('Thickness', 'fat');
-  await bench.waitFor(async () => /Thickness is not a length: “fat”/.test(await bench.body()), 'no word of it');
-  assert.equal(await bench.value('Thickness'), 'fat');
-  await bench.type('Thickness', '1.8');
-  await bench.type('Blade', '6');
-  await bench.waitFor(async () => /Sits well in the point collar/.test(await bench.body()), 'a slim thin tie suits the point collar');
+  await to('/in-and-out');
+  await shows(/Choose a file/);
+  await upload('my ties.csv', 'label,length_mm,blade_mm,thickness_mm\nHarbour plaid,1480,80,3\nToo wide,1480,500,3\n');
+  await shows(/1 at fault, 1 would be added/);
+  await shows(/Blade cannot be 50 cm/);
+  assert.equal((await bench.body()).includes('Bring it in'), false);
+  await upload('my ties.csv', 'label,length_mm,blade_mm,thickness_mm\nHarbour plaid,1480,80,3\n');
+  await shows(/1 would be added\./);
+  assert.equal(await kept('ties', 'harbour plaid'), undefined);
+  await (await bench.button('Bring it in')).click();
+  await shows(/Done: 1 added\./);
+  assert.equal((await kept('ties', 'harbour plaid')).bladeMm, 80);
+  await upload('holiday.doc', 'x');
+  await shows(/is none of the files read here/);
 });

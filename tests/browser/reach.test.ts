@@ -33,26 +33,61 @@ test('standing up with a tablet, the start is seen without scrolling', async () 
   assert.ok(wide <= 0, `the page is ${wide} px too wide`);
 });
 
-test('on a phone nothing lies outside the page', async () => {
-  const { bench, driver } = screen;
+/** Every view, with a record of each kind. */
+async function views(): Promise<string[]> {
+  const first = async (kind: string) => {
+    const { rows } = await (await fetch(`${screen.app.address}/api/${kind}`)).json();
+    return `/${kind}/${rows[0].id}`;
+  };
+  const kinds = ['clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits'];
+  return ['/', '/clients', '/rack', '/which-tie', '/brief', '/fittings', '/in-and-out', ...(await Promise.all(kinds.map(first)))];
+}
+
+/** Opens a view and waits until it has something to press. */
+async function look(path: string): Promise<void> {
+  await screen.driver.get(screen.app.address + path);
+  await screen.bench.one('//main//button | //main//input | //main//a');
+}
+
+test('on a phone nothing lies outside the page, in any view', async () => {
+  const { driver } = screen;
   await driver.manage().window().setRect({ width: 500, height: 900 });
-  await bench.open();
-  const outside = await driver.executeScript<string[]>(`
-    return [...document.querySelectorAll('body *')]
-      .filter((e) => e.getClientRects().length > 0 && e.getBoundingClientRect().right > innerWidth + 1 && !e.closest('svg'))
-      .map((e) => e.outerHTML.slice(0, 90));`);
-  assert.deepEqual(outside, []);
+  for (const path of await views()) {
+    await look(path);
+    const outside = await driver.executeScript<string[]>(`
+      const scrolls = (e) => e && (getComputedStyle(e).overflowX === 'auto' || scrolls(e.parentElement));
+      return [...document.querySelectorAll('body *')]
+        .filter((e) => e.getClientRects().length > 0 && e.getBoundingClientRect().right > innerWidth + 1 && !e.closest('svg') && !scrolls(e))
+        .map((e) => e.outerHTML.slice(0, 90));`);
+    assert.deepEqual(outside, [], path);
+  }
 });
 
-test('targets are large enough for a finger', async () => {
+test('targets are large enough for a finger, in every view', async () => {
   const { driver } = screen;
-  const small = await driver.executeScript<string[]>(`
-    return [...document.querySelectorAll('button, a, select, input:not([type=radio]), label:has(input[type=radio]), [role=tab], [role=option]')]
-      .filter((e) => e.getClientRects().length > 0 && !e.closest('[aria-hidden=true]') && getComputedStyle(e).opacity !== '0')
-      .map((e) => [e, e.getBoundingClientRect()])
-      .filter(([, box]) => box.width > 1 && box.height > 1 && (box.height < 24 || box.width < 24))
-      .map(([e, box]) => e.outerHTML.slice(0, 80) + ' ' + box.width.toFixed(0) + '×' + box.height.toFixed(0));`);
-  assert.deepEqual(small, []);
+  for (const path of await views()) {
+    await look(path);
+    const small = await driver.executeScript<string[]>(`
+      return [...document.querySelectorAll('button, a, select, summary, input:not([type=radio], [type=checkbox], [type=file]), label:has(input[type=radio]), label:has(input[type=checkbox]), [role=tab], [role=option]')]
+        .filter((e) => e.getClientRects().length > 0 && !e.closest('[aria-hidden=true]') && getComputedStyle(e).opacity !== '0' && getComputedStyle(e).display !== 'inline')
+        .map((e) => [e, e.getBoundingClientRect()])
+        .filter(([, box]) => box.width > 1 && box.height > 1 && (box.height < 24 || box.width < 24))
+        .map(([e, box]) => e.outerHTML.slice(0, 80) + ' ' + box.width.toFixed(0) + '×' + box.height.toFixed(0));`);
+    assert.deepEqual(small, [], path);
+  }
+});
+
+test('every field and button has a name, in every view', async () => {
+  const { driver } = screen;
+  for (const path of await views()) {
+    await look(path);
+    const nameless = await driver.executeScript<string[]>(`
+      const named = (e) => e.getAttribute('aria-label') || e.getAttribute('aria-labelledby') || (e.labels && e.labels.length > 0) || e.textContent.trim() || e.closest('label');
+      return [...document.querySelectorAll('button, a, input, select, textarea, [role=slider], [role=group]')]
+        .filter((e) => e.getClientRects().length > 0 && !e.closest('[aria-hidden=true]') && !named(e))
+        .map((e) => e.outerHTML.slice(0, 120));`);
+    assert.deepEqual(nameless, [], path);
+  }
 });
 
 test('the unit chosen on the bench holds in the other views', async () => {
@@ -76,7 +111,10 @@ test('the card to take home says the start, the word in this view, and the cauti
 test('from each view one reaches the others, and sees where one is', async () => {
   const { bench, driver } = screen;
   for (const [name, path] of [
+    ['Clients', '/clients'],
     ['Rack', '/rack'],
+    ['Which tie', '/which-tie'],
+    ['In and out', '/in-and-out'],
     ['Buying brief', '/brief'],
     ['Fittings', '/fittings'],
     ['Bench', '/'],

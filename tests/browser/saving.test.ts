@@ -37,7 +37,7 @@ test('an old fitting shows its own answer although the client has changed since,
   await bench.chord(Key.CONTROL, 's');
   await saved();
   const before = await count();
-  await app.sql`update clients set front_drop_mm = 500 where name like 'Edrin%'`;
+  await app.sql`update client_measures set mm = 500 where measure = 'frontDropMm'`;
   await (await bench.one('//a[starts-with(normalize-space(), "Saved under")]')).click();
   await bench.waitFor(async () => /Fitting of/.test(await bench.body()), 'not opened');
   assert.equal(await bench.start(), start);
@@ -108,7 +108,8 @@ test('fittings are found by what they say', async () => {
 test('a studio that keeps nothing yet still has a bench, and an empty list says what to do', async () => {
   const { bench, driver, app } = screen;
   await app.sql.begin(async (sql) => {
-    for (const table of ['fittings', 'ties', 'jackets', 'shirts', 'clients']) await sql`delete from ${sql(table)}`;
+    for (const table of ['fittings', 'outfits', 'squares', 'ties', 'jackets', 'shirts', 'client_measures', 'clients'])
+      await sql`delete from ${sql(table)}`;
   });
   await driver.executeScript('sessionStorage.clear();');
   await bench.open();

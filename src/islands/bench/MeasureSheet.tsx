@@ -172,7 +172,7 @@ function AboutClient({ client }: { readonly client: ClientRecord | undefined }) 
       ))}
       <p>
         Tied by {finishing.tiedBy[tiedBy].label}; dimple {finishing.dimple[dimple].label}.{' '}
-        <a className="text-set underline" href={`/clients/${client.id}`}>
+        <a className="inline-flex min-h-6 items-center text-set underline" href={`/clients/${client.id}`}>
           All about {client.nickname || client.name}
         </a>
       </p>

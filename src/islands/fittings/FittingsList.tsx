@@ -58,7 +58,9 @@ function Listing() {
         </label>
         <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
       </div>
-      <Table fittings={found} units={units} />
+      <div className="overflow-x-auto">
+        <Table fittings={found} units={units} />
+      </div>
       {found.length === 0 && <p className="py-4 text-lg text-soft">No fitting speaks of “{sought}”.</p>}
     </>
   );

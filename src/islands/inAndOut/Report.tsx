@@ -53,29 +53,31 @@ export function Report({ report: { lines, faults, notes, applied }, onApply }: R
           {note}
         </p>
       ))}
-      <table className="w-full text-left">
-        <thead className="border-b-2 border-ink text-note text-soft">
-          <tr>
-            <th className="py-1 font-normal">line</th>
-            <th className="font-normal">what</th>
-            <th className="font-normal">name</th>
-            <th className="font-normal">{applied ? 'was' : 'would be'}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {sorted.slice(0, mostLines).map(({ line, what, title, action, details }) => (
-            <tr key={`${what} ${line}`} className="border-b border-faint align-top">
-              <td className="figures py-1 pr-3">{line}</td>
-              <td className="pr-3">{what}</td>
-              <td className="pr-3">{title || '—'}</td>
-              <td className={actions[action].className}>
-                {applied ? actions[action].did : actions[action].does}
-                {details.length > 0 && `: ${details.join(action === 'fault' ? ' ' : ', ')}`}
-              </td>
+      <div className="overflow-x-auto">
+        <table className="w-full text-left">
+          <thead className="border-b-2 border-ink text-note text-soft">
+            <tr>
+              <th className="py-1 font-normal">line</th>
+              <th className="font-normal">what</th>
+              <th className="font-normal">name</th>
+              <th className="font-normal">{applied ? 'was' : 'would be'}</th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {sorted.slice(0, mostLines).map(({ line, what, title, action, details }) => (
+              <tr key={`${what} ${line}`} className="border-b border-faint align-top">
+                <td className="figures py-1 pr-3">{line}</td>
+                <td className="pr-3">{what}</td>
+                <td className="pr-3">{title || '—'}</td>
+                <td className={actions[action].className}>
+                  {applied ? actions[action].did : actions[action].does}
+                  {details.length > 0 && `: ${details.join(action === 'fault' ? ' ' : ', ')}`}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
       {lines.length > mostLines && <p className="py-2 text-soft">and {lines.length - mostLines} more lines</p>}
     </div>
   );

@@ -26,48 +26,50 @@ export function Merge({ kind, before, mine, theirs, say, onMerge, onTakeTheirs }
       <h2 id="merge" className="text-xl font-semibold text-outside">
         Someone else changed this {kinds[kind].one} while you did. Nothing was overwritten.
       </h2>
-      <table className="mt-2 w-full text-left">
-        <thead className="text-note text-soft">
-          <tr>
-            <th className="font-normal">field</th>
-            <th className="font-normal">was</th>
-            <th className="font-normal">theirs</th>
-            <th className="font-normal">yours</th>
-          </tr>
-        </thead>
-        <tbody>
-          {changed.map(({ key, field, label, before: was, mine: own, theirs: other, clash }) => {
-            const cell = (side: 'mine' | 'theirs', value: unknown, moved: boolean) => (
-              <td className={`py-1.5 pr-3 ${moved ? '' : 'text-soft'}`}>
-                {clash ? (
-                  <label className="flex min-h-8 cursor-pointer items-center gap-2">
-                    <input
-                      type="radio"
-                      className="size-4 accent-set"
-                      name={`merge-${key}`}
-                      checked={choices[key] === side}
-                      onChange={() => setChoices({ ...choices, [key]: side })}
-                    />
-                    {sayValue(field, value, say)}
-                  </label>
-                ) : (
-                  sayValue(field, value, say)
-                )}
-              </td>
-            );
-            return (
-              <tr key={key} className="border-t border-line align-top">
-                <th scope="row" className="py-1.5 pr-3 font-medium">
-                  {label}
-                </th>
-                <td className="py-1.5 pr-3 text-soft">{sayValue(field, was, say)}</td>
-                {cell('theirs', other, JSON.stringify(other) !== JSON.stringify(was))}
-                {cell('mine', own, JSON.stringify(own) !== JSON.stringify(was))}
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <div className="overflow-x-auto">
+        <table className="mt-2 w-full text-left">
+          <thead className="text-note text-soft">
+            <tr>
+              <th className="font-normal">field</th>
+              <th className="font-normal">was</th>
+              <th className="font-normal">theirs</th>
+              <th className="font-normal">yours</th>
+            </tr>
+          </thead>
+          <tbody>
+            {changed.map(({ key, field, label, before: was, mine: own, theirs: other, clash }) => {
+              const cell = (side: 'mine' | 'theirs', value: unknown, moved: boolean) => (
+                <td className={`py-1.5 pr-3 ${moved ? '' : 'text-soft'}`}>
+                  {clash ? (
+                    <label className="flex min-h-8 cursor-pointer items-center gap-2">
+                      <input
+                        type="radio"
+                        className="size-4 accent-set"
+                        name={`merge-${key}`}
+                        checked={choices[key] === side}
+                        onChange={() => setChoices({ ...choices, [key]: side })}
+                      />
+                      {sayValue(field, value, say)}
+                    </label>
+                  ) : (
+                    sayValue(field, value, say)
+                  )}
+                </td>
+              );
+              return (
+                <tr key={key} className="border-t border-line align-top">
+                  <th scope="row" className="py-1.5 pr-3 font-medium">
+                    {label}
+                  </th>
+                  <td className="py-1.5 pr-3 text-soft">{sayValue(field, was, say)}</td>
+                  {cell('theirs', other, JSON.stringify(other) !== JSON.stringify(was))}
+                  {cell('mine', own, JSON.stringify(own) !== JSON.stringify(was))}
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
       <div className="flex flex-wrap items-center gap-3 pt-3">
         <button
           type="button"

@@ -22,7 +22,7 @@ export function ShirtPicture({ entries, units }: PictureProps) {
   const known = lengthsOf(entries, ['collarPointMm', 'collarSpreadMm', 'tieSpaceMm', 'collarAllowanceMm']);
   const asked = { ...supposed, ...known };
   // A spread that two points cannot reach is drawn as far as they do, until it is put right.
-  const collarSpreadMm = Math.max(asked.tieSpaceMm + 2, Math.min(asked.collarSpreadMm, 2 * asked.collarPointMm - 1));
+  const collarSpreadMm = Math.max(asked.tieSpaceMm + 2, Math.min(asked.collarSpreadMm, 2 * asked.collarPointMm));
   const style = collarStyles[entries['collarStyle'] as keyof typeof collarStyles];
   const collar = { ...asked, collarSpreadMm, pointsHeld: style.pointsHeld };
   const { standMm } = lengthsOf(entries, ['standMm']);

@@ -1,3 +1,6 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 
 const patienceMs = 10_000;
@@ -17,7 +20,27 @@ export function benchOf(driver: WebDriver, address: string) {
     waitFor,
     open: async (path = '/') => {
       await driver.get(address + path);
-      await one('//*[@data-testid="chosen-knot"] | //table | //*[@role="alert"] | //*[@role="listbox"]');
+      await one('//*[@data-testid="chosen-knot"] | //table | //*[@role="alert"] | //*[@role="listbox"] | //main//input');
+    },
+    /** Opens the first record of a kind that a word finds. */
+    openRecord: async (kind: string, word: string) => {
+      const { rows } = (await (await fetch(`${address}/api/${kind}?find=${encodeURIComponent(word)}`)).json()) as {
+        rows: { id: string }[];
+      };
+      await driver.get(`${address}/${kind}/${rows[0]?.id}`);
+      await one('//form//h1');
+    },
+    /** Chooses a file of this name and content where one is asked for. */
+    bringIn: async (name: string, content: string | Uint8Array) => {
+      const folder = mkdtempSync(join(tmpdir(), 'ropewalk-file-'));
+      try {
+        writeFileSync(join(folder, name), content);
+        await (await one('//input[@type="file"]')).sendKeys(join(folder, name));
+        // The page reads it in its own time.
+        await driver.sleep(500);
+      } finally {
+        rmSync(folder, { recursive: true });
+      }
     },
     chosenKnot: () => text('chosen-knot'),
     start: async () => (await text('start')).replaceAll('\n', ' '),
@@ -29,6 +52,7 @@ export function benchOf(driver: WebDriver, address: string) {
           `//span[normalize-space()="${word}"]/following-sibling::button | //label[normalize-space()="${word}"]/following-sibling::button`,
         )
       ).click();
+      for (const find of await driver.findElements(By.css('input[placeholder="find …"]'))) await find.sendKeys(choice);
       await (await one(`//*[@role="option"][not(@data-rank)][contains(., "${choice}")]`)).click();
       await driver.wait(async () => (await driver.findElements(By.xpath(`//button[contains(., "${choice}")]`))).length > 0, patienceMs);
     },

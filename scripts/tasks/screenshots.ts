@@ -58,6 +58,22 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
     },
   },
   { name: 'fittings', path: '/fittings', prepare: async () => undefined },
+  { name: 'clients', path: '/clients', prepare: async (bench) => void (await bench.one('//a[normalize-space()="Wick Fenlow"]')) },
+  { name: 'client', path: '/clients', prepare: (bench) => bench.openRecord('clients', 'corvane') },
+  { name: 'outfit', path: '/clients', prepare: (bench) => bench.openRecord('outfits', 'speech') },
+  { name: 'shirt', path: '/clients', prepare: (bench) => bench.openRecord('shirts', 'sea-grey') },
+  { name: 'tie', path: '/clients', prepare: (bench) => bench.openRecord('ties', 'long slate') },
+  { name: 'rack', path: '/rack', prepare: async (bench) => void (await bench.one('//*[contains(., "out with")]')) },
+  {
+    name: 'in-and-out',
+    path: '/in-and-out',
+    prepare: async (bench) => {
+      const table =
+        'label,length_mm,blade_mm,thickness_mm,colours\nHarbour plaid,1480,80,3.2,#5b3a2e #c9b98a\nKeel grey,1470,780,2.8,#6a7077\n';
+      await bench.bringIn('ties.csv', table);
+      await bench.one('//*[contains(text(), "at fault")]');
+    },
+  },
 ];
 
 const folder = join(root, 'docs', 'screenshots');

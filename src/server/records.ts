@@ -20,13 +20,22 @@ export interface Wanted {
 /** Records of one kind by name, a page at a time. */
 export async function listRecords<K extends Kind>(sql: Queryable, studioId: string, kind: K, wanted: Wanted): Promise<Page<RecordOf[K]>> {
   const matching = where(sql, studioId, kind, wanted);
-  const [rows, [count]] = await Promise.all([
-    sql<RecordOf[K][]>`
-      select ${columns(sql, kind)} from ${table(sql, kind)} as record where ${matching}
-      order by lower(${sql(nameColumn(kind))}), id limit ${wanted.most ?? pageSize} offset ${wanted.from ?? 0}`,
-    sql<{ total: number }[]>`select count(*)::int as total from ${table(sql, kind)} as record where ${matching}`,
-  ]);
-  return { rows: [...rows] as RecordOf[K][], total: count?.total ?? 0 };
+  const name = sql(nameColumn(kind));
+  // All that match are gone through once, by their names only; the rest is read for one page of them.
+  const rows = await sql<(RecordOf[K] & { total: number })[]>`
+    select ${columns(sql, kind)}, total
+    from (
+      select id as found_id, count(*) over ()::int as total from ${table(sql, kind)} where ${matching}
+      order by lower(${name}), id limit ${wanted.most ?? pageSize} offset ${wanted.from ?? 0}
+    ) as found join ${table(sql, kind)} as record on record.id = found_id
+    order by lower(${name}), id`;
+  const total = rows[0]?.total ?? ((wanted.from ?? 0) > 0 ? await countRecords(sql, kind, matching) : 0);
+  return { rows: rows.map(({ total: _, ...record }) => record as unknown as RecordOf[K]), total };
+}
+
+async function countRecords(sql: Queryable, kind: Kind, matching: ReturnType<typeof where>): Promise<number> {
+  const [count] = await sql<{ total: number }[]>`select count(*)::int as total from ${table(sql, kind)} where ${matching}`;
+  return count?.total ?? 0;
 }
 
 /** One record, archived or not. Refuses an id that is not there. */

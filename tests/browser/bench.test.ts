@@ -164,3 +164,20 @@ test('every control has a name, and the drawings say what they show', async () =
   assert.ok(labels.some((label) => /^Close-up of collar and knot/.test(label)));
   assert.ok(labels.some((label) => /^The tie laid flat/.test(label)));
 });
+
+test('a chooser is left by Escape, or by pressing something else, without a choice', async () => {
+  const { bench, driver } = screen;
+  await bench.choose('Client', 'Tobiah');
+  const options = async () => (await driver.findElements(By.css('[role=option]:not([data-rank])'))).length;
+  const open = async () => {
+    await (await bench.one('//span[normalize-space()="Shirt"]/following-sibling::button')).click();
+    await bench.waitFor(async () => (await options()) > 0, 'not opened');
+  };
+  await open();
+  await bench.press(Key.ESCAPE);
+  await bench.waitFor(async () => (await options()) === 0, 'Escape did not close it');
+  await open();
+  await bench.turnTo('Tie');
+  await bench.waitFor(async () => (await options()) === 0, 'pressing elsewhere did not close it');
+  assert.match(await bench.body(), /White poplin/);
+});

@@ -149,7 +149,7 @@ test('an outfit is put together from what he can wear, and dresses him on the be
   const { bench } = screen;
   const client = await kept('Ineke');
   await to(`/clients/${client.id}`);
-  await (await bench.one('//a[@aria-label="Add a outfit" or @aria-label="Add an outfit"]')).click();
+  await (await bench.one('//a[@aria-label="New outfit"]')).click();
   await bench.type('Name', 'Guild day');
   await bench.choose('Shirt', 'White, cutaway');
   await bench.choose('Jacket', 'House navy');

@@ -83,7 +83,7 @@ function schemaOf(kind: Kind, say: Say): Joi.ObjectSchema {
     ...Object.fromEntries(fieldsOf(kind).map(([key, field]) => [key, fieldSchema(field, say)])),
   })
     .required()
-    .messages({ 'object.base': `A ${one} must be an object.`, 'any.required': `The ${one} is empty.` });
+    .messages({ 'object.base': `The ${one} must be an object.`, 'any.required': `The ${one} is empty.` });
 }
 
 function fieldSchema(field: Field, say: Say): Joi.Schema {

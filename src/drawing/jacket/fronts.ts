@@ -73,7 +73,7 @@ function jacketButtons({ cut, worn }: DrawnJacket, button: Pt, bottomY: number):
       [button[0] - doubleHalfMm, y],
       [button[0] + doubleHalfMm, y],
     ]);
-  return rows.map((y, i): Pt => [button[0] + (worn === 'closed' ? (i === 0 ? 0 : 6) : 10), y]);
+  return rows.map((y, i): Pt => [button[0] + (worn === 'closed' ? (i === 0 ? 0 : 15) : 10), y]);
 }
 
 function waistcoat(beltY: number, neckHalf: number): NonNullable<JacketDrawing['waistcoat']> {

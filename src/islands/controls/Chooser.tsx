@@ -75,7 +75,7 @@ export function Chooser({ label, value, placeholder, groups, onChoose, search }:
         </SelectValue>
         <ChevronDown aria-hidden className="size-4 shrink-0 opacity-60" />
       </Button>
-      <Popover className="w-80 border-2 border-set bg-white shadow-[0_12px_30px_-12px_#16202a66]">
+      <Popover isNonModal className="w-80 border-2 border-set bg-white shadow-[0_12px_30px_-12px_#16202a66]">
         {search || count >= searchFrom ? (
           <Autocomplete {...(search ? { inputValue: search.text, onInputChange: search.onText } : { filter: contains })}>
             <SearchField autoFocus aria-label={`Find: ${label}`} className="px-3 pt-2">

@@ -1,5 +1,6 @@
 import { useId } from 'react';
 import { useController } from 'react-hook-form';
+import { FromPhoto } from './FromPhoto.tsx';
 import { useFault } from './faults.ts';
 
 interface ColourFieldProps {
@@ -29,6 +30,7 @@ export function ColourField({ name, label, optional }: ColourFieldProps) {
             has one
           </label>
         )}
+        {colour !== null && <FromPhoto label={label} onPalette={([most]) => most && field.onChange(most.colour)} />}
         {colour !== null && <ColourInput id={id} colour={colour} onChange={field.onChange} />}
       </span>
       {fault && <span className="text-note text-outside">{fault}</span>}

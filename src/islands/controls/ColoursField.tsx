@@ -1,12 +1,11 @@
-import { Camera, Plus, X } from 'lucide-react';
-import { useId, useState } from 'react';
+import { Plus, X } from 'lucide-react';
 import { useController } from 'react-hook-form';
 import { mostTieColours } from '../../contract/atoms.ts';
 import { supposedShares } from '../../core/colour/cloth.ts';
 import { inHundredths } from '../../core/colour/palette.ts';
 import { ColourInput } from './ColourField.tsx';
+import { FromPhoto } from './FromPhoto.tsx';
 import { useFault } from './faults.ts';
-import { paletteOfPhoto } from './paletteOfPhoto.ts';
 import { Tool } from './Tool.tsx';
 
 /** Up to four colours, the ground first, with how much of the cloth each is; by hand or from a photo. */
@@ -14,27 +13,11 @@ export function ColoursField({ label }: { readonly label: string }) {
   const colours = useController({ name: 'colours' }).field;
   const shares = useController({ name: 'shares' }).field;
   const fault = [useFault('colours'), useFault('shares')].filter(Boolean).join(' ');
-  const id = useId();
-  const [reading, setReading] = useState<'no' | 'reading' | string>('no');
   const list = colours.value as readonly string[];
   const parts = (shares.value as readonly number[] | null) ?? supposedShares(list.length);
   const set = (nextColours: readonly string[], nextShares: readonly number[] | null) => {
     colours.onChange(nextColours);
     shares.onChange(nextShares);
-  };
-  const readPhoto = async (file: File | undefined) => {
-    if (!file) return;
-    setReading('reading');
-    try {
-      const palette = await paletteOfPhoto(file);
-      set(
-        palette.map(({ colour }) => colour),
-        inHundredths(palette),
-      );
-      setReading('no');
-    } catch (error) {
-      setReading(error instanceof Error ? error.message : 'That picture cannot be read.');
-    }
   };
   return (
     <fieldset className="border-b border-faint py-1">
@@ -100,23 +83,16 @@ export function ColoursField({ label }: { readonly label: string }) {
             <Plus aria-hidden className="size-4" /> another colour
           </button>
         )}
-        <label htmlFor={id} className="flex min-h-9 cursor-pointer items-center gap-1 text-set focus-within:outline-3">
-          <Camera aria-hidden className="size-4" /> from a photo of the cloth
-          <input
-            id={id}
-            type="file"
-            accept="image/*"
-            className="sr-only"
-            onChange={(event) => {
-              void readPhoto(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
-        </label>
+        <FromPhoto
+          label={label}
+          onPalette={(palette) =>
+            set(
+              palette.map(({ colour }) => colour),
+              inHundredths(palette),
+            )
+          }
+        />
       </div>
-      <p className="text-note text-soft" role="status">
-        {reading === 'reading' ? 'Looking at the photo …' : reading === 'no' ? 'A photo is looked at here and sent nowhere.' : reading}
-      </p>
       {fault && <p className="text-note text-outside">{fault}</p>}
     </fieldset>
   );

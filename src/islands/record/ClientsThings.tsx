@@ -30,8 +30,8 @@ function Things({ kind, clientId }: { readonly kind: Exclude<Kind, 'clients'>; r
         <a
           className="flex size-9 items-center justify-center text-set"
           href={`/${kind}/new?clientId=${clientId}`}
-          aria-label={`Add a ${one}`}
-          title={`Add a ${one}`}
+          aria-label={`New ${one}`}
+          title={`New ${one}`}
         >
           <Plus aria-hidden className="size-5" />
         </a>

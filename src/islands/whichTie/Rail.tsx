@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, useRef } from 'react';
+import { type KeyboardEvent, memo, useRef } from 'react';
 import type { TieRecord } from '../../contract/records/records.ts';
 import type { RankedTie } from '../../core/rack/rankRack.ts';
 import { tieStates } from '../../core/tie/making.ts';
@@ -15,7 +15,7 @@ interface RailProps {
 const placePx = 124;
 
 /** The ties on the rail, best first; only those in sight are drawn. */
-export function Rail({ ranked, ties, chosenId, onChoose }: RailProps) {
+export const Rail = memo(function Rail({ ranked, ties, chosenId, onChoose }: RailProps) {
   const scroller = useRef<HTMLDivElement>(null);
   const places = useVirtualizer({
     horizontal: true,
@@ -83,4 +83,4 @@ export function Rail({ ranked, ties, chosenId, onChoose }: RailProps) {
       </div>
     </div>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { SquareRecord, TieRecord } from '../../contract/records/records.ts';
 import { matchSquares, type SquareRule, squareRules, swapsFor } from '../../core/square/matchSquares.ts';
 import { FoldedSquare } from '../../drawing/square/FoldedSquare.tsx';
@@ -20,7 +20,7 @@ function keptRule(): SquareRule {
 }
 
 /** Which pocket squares go with the tie, and which sets can be split up for it. */
-export function SquaresFor({ tie, ties, squares }: SquaresForProps) {
+export const SquaresFor = memo(function SquaresFor({ tie, ties, squares }: SquaresForProps) {
   const [rule, setRule] = useState<SquareRule>(keptRule);
   const matched = matchSquares(tie, squares, rule);
   const swaps = swapsFor(tie, ties, squares, rule);
@@ -72,4 +72,4 @@ export function SquaresFor({ tie, ties, squares }: SquaresForProps) {
       ))}
     </section>
   );
-}
+});

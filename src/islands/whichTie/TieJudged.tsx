@@ -19,7 +19,7 @@ interface TieJudgedProps {
 }
 
 /** One tie with the outfit: seen, and what speaks for and against it. */
-export function TieJudged({ outfit, shirtColour, jacketColour, tie, units, onTake }: TieJudgedProps) {
+export const TieJudged = memo(function TieJudged({ outfit, shirtColour, jacketColour, tie, units, onTake }: TieJudgedProps) {
   const dressed = useMemo(() => JSON.parse(outfit) as Outfit, [outfit]);
   const judgement = useMemo(() => judgeTie(dressed, tie), [dressed, tie]);
   const knots = useMemo(() => knotsInWords(dressed, tie), [dressed, tie]);
@@ -57,7 +57,7 @@ export function TieJudged({ outfit, shirtColour, jacketColour, tie, units, onTak
       </div>
     </section>
   );
-}
+});
 
 interface PicturesProps {
   readonly outfit: Outfit;

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import type { Wardrobe } from '../../contract/records/records.ts';
 import { BenchNotReady } from '../bench/BenchNotReady.tsx';
@@ -34,8 +34,14 @@ function Ranked({ initial, kept }: { readonly initial: Wardrobe; readonly kept: 
   const values = form.watch();
   const wardrobe = useWardrobe(values.client.id, initial);
   const [units] = useUnits(wardrobe.client?.units ?? wardrobe.studio.units);
-  const dressed = outfitOnBench(values, units);
-  const outfit = dressed && JSON.stringify(dressed);
+  const asked = JSON.stringify(values);
+  // What follows from another outfit is drawn after the sentence says it: the hand is never kept waiting.
+  const worn = useDeferredValue(asked);
+  const outfit = useMemo(() => {
+    const dressed = outfitOnBench(JSON.parse(worn) as BenchValues, units);
+    return dressed && JSON.stringify(dressed);
+  }, [worn, units]);
+  const cloth = useMemo(() => (JSON.parse(worn) as BenchValues).cloth, [worn]);
   const [which, setWhich] = useState<'ready' | 'all'>('ready');
   const ties = useMemo(() => wardrobe.ties.filter(({ state }) => which === 'all' || state === 'rack'), [wardrobe.ties, which]);
   const ranking = useRackRanking(outfit, ties);
@@ -44,6 +50,11 @@ function Ranked({ initial, kept }: { readonly initial: Wardrobe; readonly kept: 
   const onRack = useMemo(() => ranking.ranked.filter(({ id }) => byId.has(id)), [ranking.ranked, byId]);
   const chosen = onRack.find(({ id }) => id === chosenId) ?? onRack[0];
   const tie = chosen && byId.get(chosen.id);
+  const take = useCallback(() => {
+    if (!tie) return;
+    keepBench({ ...withTie(form.getValues(), tie), knot: null });
+    location.href = '/';
+  }, [form, tie]);
 
   if (wardrobe.ties.length === 0) {
     return (
@@ -80,19 +91,7 @@ function Ranked({ initial, kept }: { readonly initial: Wardrobe; readonly kept: 
         />
       </div>
       <Rail ranked={onRack} ties={byId} chosenId={chosen?.id} onChoose={setChosenId} />
-      {tie && (
-        <TieJudged
-          outfit={outfit}
-          shirtColour={values.cloth.shirt}
-          jacketColour={values.cloth.jacket}
-          tie={tie}
-          units={units}
-          onTake={() => {
-            keepBench({ ...withTie(form.getValues(), tie), knot: null });
-            location.href = '/';
-          }}
-        />
-      )}
+      {tie && <TieJudged outfit={outfit} shirtColour={cloth.shirt} jacketColour={cloth.jacket} tie={tie} units={units} onTake={take} />}
       {tie && <SquaresFor tie={tie} ties={wardrobe.ties} squares={wardrobe.squares} />}
     </FormProvider>
   );
@@ -115,6 +114,11 @@ function Progress({ ranking, total }: { readonly ranking: ReturnType<typeof useR
             Stop
           </button>
         </>
+      )}
+      {state === 'done' && (
+        <a className="inline-flex min-h-9 items-center text-set underline" href="/brief">
+          {fit === 0 ? 'What to buy instead' : 'What to buy for it'}
+        </a>
       )}
       {state === 'stopped' && (
         <button type="button" className="cursor-pointer text-set underline" onClick={again}>

@@ -14,7 +14,9 @@ import { patternCodes, patterns } from '../../core/tie/patterns.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { ButtonsField } from '../controls/ButtonsField.tsx';
 import { MeasureField } from '../controls/MeasureField.tsx';
+import { Pick } from '../controls/Pick.tsx';
 import { Switch } from '../controls/Switch.tsx';
+import { SwitchField } from '../controls/SwitchField.tsx';
 import { type Group, groups } from './groups.ts';
 import type { BenchValues } from './values.ts';
 
@@ -60,7 +62,14 @@ export function MeasureSheet({ group, onTurnTo, values, units, wardrobe, request
           keys={['frontDropMm', 'heightMm', 'neckMm', 'beltHeightMm', 'crossingGapMm']}
           recorded={recorded.client}
         />
-        <BladeSide />
+        <SwitchField
+          name="question.client.blade"
+          label="The blade hangs on his"
+          choices={[
+            { key: 'right', label: 'right' },
+            { key: 'left', label: 'left' },
+          ]}
+        />
         <NoteField />
         <AboutClient client={wardrobe.client?.id === values.client.id ? wardrobe.client : undefined} />
         <p className="pt-2 text-note text-soft">
@@ -80,7 +89,14 @@ export function MeasureSheet({ group, onTurnTo, values, units, wardrobe, request
         {values.question.jacket ? (
           <>
             <Lengths {...shared} group="jacket" keys={['lapelMm', 'buttoningMm']} recorded={recorded.jacket} />
-            <Worn />
+            <SwitchField
+              name="question.jacket.worn"
+              label="The jacket is worn"
+              choices={[
+                { key: 'open', label: 'open' },
+                { key: 'closed', label: 'closed, hides the tip' },
+              ]}
+            />
             <Waistcoat />
           </>
         ) : (
@@ -94,7 +110,8 @@ export function MeasureSheet({ group, onTurnTo, values, units, wardrobe, request
           keys={['lengthMm', 'bladeMm', 'thicknessMm', 'neckMm', 'neckAtMm', 'tailMm', 'keeperMm']}
           recorded={recorded.tie}
         />
-        <ClothChoice />
+        <Pick name="question.tie.fabric" label="Fabric" choices={fabricCodes.map((code) => [code, fabrics[code].label])} />
+        <Pick name="question.tie.pattern" label="Pattern" choices={patternCodes.map((code) => [code, patterns[code].label])} />
       </TabPanel>
       <TabPanel id="aim" className="min-h-0 overflow-y-auto pt-1 pr-1">
         <Lengths {...shared} group="aim" keys={['offsetMm', 'aboveMm', 'belowMm']} recorded={undefined} />
@@ -181,22 +198,6 @@ function AboutClient({ client }: { readonly client: ClientRecord | undefined }) 
   );
 }
 
-function BladeSide() {
-  const { field } = useController<BenchValues, 'question.client.blade'>({ name: 'question.client.blade' });
-  return (
-    <Switch
-      label="The blade hangs on his"
-      showLabel
-      value={field.value}
-      choices={[
-        { key: 'right', label: 'right' },
-        { key: 'left', label: 'left' },
-      ]}
-      onChange={field.onChange}
-    />
-  );
-}
-
 function NoteField() {
   const { register } = useFormContext<BenchValues>();
   return (
@@ -209,22 +210,6 @@ function NoteField() {
         {...register('note')}
       />
     </label>
-  );
-}
-
-function Worn() {
-  const { field } = useController<BenchValues, 'question.jacket.worn'>({ name: 'question.jacket.worn' });
-  return (
-    <Switch
-      label="The jacket is worn"
-      showLabel
-      value={field.value}
-      choices={[
-        { key: 'open', label: 'open' },
-        { key: 'closed', label: 'closed, hides the tip' },
-      ]}
-      onChange={field.onChange}
-    />
   );
 }
 
@@ -244,62 +229,25 @@ function Waistcoat() {
   );
 }
 
-function ClothChoice() {
-  return (
-    <>
-      <Pick label="Fabric" name="question.tie.fabric" choices={fabricCodes.map((code) => [code, fabrics[code].label])} />
-      <Pick label="Pattern" name="question.tie.pattern" choices={patternCodes.map((code) => [code, patterns[code].label])} />
-    </>
-  );
-}
-
-interface PickProps {
-  readonly label: string;
-  readonly name: 'question.tie.fabric' | 'question.tie.pattern';
-  readonly choices: readonly (readonly [code: string, label: string])[];
-}
-
-function Pick({ label, name, choices }: PickProps) {
-  const { register } = useFormContext<BenchValues>();
-  return (
-    <label className="grid grid-cols-[1fr_8.5rem] items-center gap-2 border-b border-faint py-1">
-      {label}
-      <select className="h-9 w-full border-b-2 border-set/40 bg-transparent text-lg text-set" {...register(name)}>
-        {choices.map(([code, text]) => (
-          <option key={code} value={code}>
-            {text}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
-}
-
 function Rules() {
-  const collar = useController<BenchValues, 'question.taste.collarRule'>({ name: 'question.taste.collarRule' });
-  const lapel = useController<BenchValues, 'question.taste.lapelRule'>({ name: 'question.taste.lapelRule' });
   const [showWhy, setShowWhy] = useState(false);
   return (
     <>
-      <Switch
+      <SwitchField
+        name="question.taste.collarRule"
         label="The knot fills the collar by"
-        showLabel
-        value={collar.field.value}
         choices={[
           { key: 'thirds', label: 'a third of its edge' },
           { key: 'proportion', label: 'its class' },
         ]}
-        onChange={collar.field.onChange}
       />
-      <Switch
+      <SwitchField
+        name="question.taste.lapelRule"
         label="The blade goes with the lapel"
-        showLabel
-        value={lapel.field.value}
         choices={[
           { key: 'within-inch', label: 'within an inch' },
           { key: 'match', label: 'matched' },
         ]}
-        onChange={lapel.field.onChange}
       />
       <button
         type="button"

@@ -1,6 +1,6 @@
 import { QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
-import { useDeferredValue, useState } from 'react';
+import { type ReactNode, useDeferredValue, useState } from 'react';
 import { kinds } from '../../contract/records/kinds.ts';
 import type { ClientRecord, RecordOf } from '../../contract/records/records.ts';
 import { collarStyles } from '../../core/collar/styles.ts';
@@ -80,62 +80,31 @@ function Rack() {
         <Switch label="What" value={sort} choices={sorts.map((key) => ({ key, label: sortLabels[key] }))} onChange={setSort} />
         <Switch label="Whose" value={owner} choices={whose} onChange={setOwner} />
       </div>
-      {sort === 'ties' && (
-        <RecordList
-          key="ties"
-          kind="ties"
-          wanted={wanted}
-          rowPx={92}
-          row={(tie) => <TieRow tie={tie} units={units} />}
-          whenNone={whenNone}
-        />
-      )}
-      {sort === 'squares' && (
-        <RecordList
-          key="squares"
-          kind="squares"
-          wanted={wanted}
-          rowPx={76}
-          row={(square) => <SquareRow square={square} />}
-          whenNone={whenNone}
-        />
-      )}
-      {sort === 'shirts' && (
-        <RecordList
-          key="shirts"
-          kind="shirts"
-          wanted={wanted}
-          rowPx={64}
-          row={(shirt) => (
-            <PlainRow
-              kind="shirts"
-              record={shirt}
-              colours={[shirt.colour]}
-              says={`${collarStyles[shirt.collarStyle].label}; points ${formatLength(shirt.collarPointMm, units)}, ${formatLength(shirt.collarSpreadMm, units)} apart`}
-            />
-          )}
-          whenNone={whenNone}
-        />
-      )}
-      {sort === 'jackets' && (
-        <RecordList
-          key="jackets"
-          kind="jackets"
-          wanted={wanted}
-          rowPx={64}
-          row={(jacket) => (
-            <PlainRow
-              kind="jackets"
-              record={jacket}
-              colours={[jacket.colour]}
-              says={`${lapelKinds[jacket.lapelKind].label} lapel of ${formatLength(jacket.lapelMm, units)}, ${jacketCuts[jacket.cut].label}`}
-            />
-          )}
-          whenNone={whenNone}
-        />
-      )}
+      <RecordList key={sort} kind={sort} wanted={wanted} rowPx={rowPx[sort]} row={rows(units)[sort]} whenNone={whenNone} />
     </>
   );
+}
+
+const rowPx: Readonly<Record<Sort, number>> = { ties: 92, squares: 76, shirts: 64, jackets: 64 };
+
+type Rows = { readonly [K in Sort]: (record: RecordOf[K]) => ReactNode };
+
+/** How one of each sort is shown. */
+function rows(units: LengthUnit): Record<Sort, (record: RecordOf[Sort]) => ReactNode> {
+  const each: Rows = {
+    ties: (tie) => <TieRow tie={tie} units={units} />,
+    squares: (square) => <SquareRow square={square} />,
+    shirts: (shirt) => {
+      const { label } = collarStyles[shirt.collarStyle];
+      const says = `${label}; points ${formatLength(shirt.collarPointMm, units)}, ${formatLength(shirt.collarSpreadMm, units)} apart`;
+      return <PlainRow kind="shirts" record={shirt} colours={[shirt.colour]} says={says} />;
+    },
+    jackets: (jacket) => {
+      const says = `${lapelKinds[jacket.lapelKind].label} lapel of ${formatLength(jacket.lapelMm, units)}, ${jacketCuts[jacket.cut].label}`;
+      return <PlainRow kind="jackets" record={jacket} colours={[jacket.colour]} says={says} />;
+    },
+  };
+  return each as Record<Sort, (record: RecordOf[Sort]) => ReactNode>;
 }
 
 const link = 'text-lg font-medium text-set underline decoration-1 underline-offset-4';

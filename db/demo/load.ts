@@ -50,7 +50,11 @@ function demoRecord<K extends Kind>(kind: K, { key, ...line }: Line): RecordOf[K
     const other = line[name];
     return field.kind === 'reference' && typeof other === 'string' ? [[name, idOf(field.to, other)]] : [];
   });
-  const { value, faults } = checkRecord(kind, { ...kinds[kind].fresh, ...line, ...Object.fromEntries(references), id: idOf(kind, key) }, 'cm');
+  const { value, faults } = checkRecord(
+    kind,
+    { ...kinds[kind].fresh, ...line, ...Object.fromEntries(references), id: idOf(kind, key) },
+    'cm',
+  );
   if (faults) throw new Error(`The demo ${kinds[kind].one} “${key}”: ${faults.map(({ message }) => message).join(' ')}`);
   return value;
 }

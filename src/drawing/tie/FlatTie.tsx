@@ -65,7 +65,7 @@ function Marks({ tie, units, half }: { readonly tie: Tie; readonly units: Length
   const tailAt = tie.lengthMm - tie.tailMm;
   return (
     <g>
-      {across(tie.bladeMm * 0.8, widthAt(tie, tie.bladeMm * 0.8))}
+      {across(tie.bladeMm / 2, tie.bladeMm)}
       {across(tie.neckAtMm, widthAt(tie, tie.neckAtMm))}
       {across(tailAt, widthAt(tie, tailAt), 'left')}
       <Dimension from={[0, y]} to={[tie.keeperMm, y]} ink="set" label={`keeper ${figure(tie.keeperMm)}`} place="below" size={13} />

@@ -26,7 +26,7 @@ export class KnotWordError extends Error {
   }
 }
 
-const separators = /[\s,;.:·>→/|–—-]*/y;
+const separators = /(?:[\s,;.:·>→/|–—-]|(?:and )?then\b)*/iy;
 const tuckToken = /t(?:uck|hrough)?(?![a-z])/iy;
 const moveToken = /(left|right|cent(?:re|er)|throat|[lcr])[\s-]*(inwards?|into|in|outwards?|out|[io])(?=$|[^a-z]|[lcr][\s-]*[io]|t\b)/iy;
 
@@ -34,14 +34,62 @@ const sideNames: Readonly<Record<Region, string>> = { L: 'left', C: 'centre', R:
 
 /**
  * Reads a classic knot from shorthand (`Li Ro Li Co T`, `li-ro-li-co`, `L in, R out, …`),
- * with or without the tuck, spoken in `frame`, and returns it in the canonical frame.
+ * or as the everyday manoeuvres in words, with or without the tuck, spoken in `frame`, and
+ * returns it in the canonical frame.
  * Throws a {@link KnotWordError} that names the move and the rule it breaks.
  */
 export function parseKnot(text: string, frame: Frame = ownRight): Knot {
-  const spoken = readMoves(text);
+  const spoken = readManoeuvres(text, frame) ?? readMoves(text);
   const moves = spoken.map((move) => ({ ...move, region: regionInFrame(move.region, frame) }));
   refuseIllegal(moves, spoken, frame);
   return { moves, finish: 'tuck' };
+}
+
+/** The four everyday manoeuvres, as they are said, and the move each one is. Sides are left to the word itself. */
+const manoeuvres: readonly { readonly said: RegExp; readonly region: 'side' | 'C'; readonly direction: Direction | 'T' }[] = [
+  { said: /(?:over and )?down through (?:the )?(?:front|loop|band|knot|tuck)(?: band)?/iy, region: 'C', direction: 'T' },
+  {
+    said: /(?:up and out|out and up|up|out) (?:and out )?through (?:the )?(?:throat|neck|neck ?loop)|up through from (?:under|behind)/iy,
+    region: 'C',
+    direction: 'o',
+  },
+  { said: /(?:over and )?(?:down|in) (?:and in )?(?:through|into) (?:the )?(?:throat|neck|neck ?loop)/iy, region: 'C', direction: 'i' },
+  { said: /(?:across|over) (?:the )?front/iy, region: 'side', direction: 'i' },
+  { said: /(?:round |around |across )?behind|(?:round|around|across) the back/iy, region: 'side', direction: 'o' },
+];
+
+/**
+ * Reads a sequence told as manoeuvres: `across the front, behind, up and out through the throat,
+ * down through the front`. From a side, the other side is meant; from the throat the side is
+ * told after it (`to the left`), or is the one the start was not on.
+ */
+function readManoeuvres(text: string, frame: Frame): Move[] | undefined {
+  const moves: Move[] = [];
+  const start: Region = swapsSides(frame) ? 'L' : 'R';
+  let at = skip(text, 0);
+  while (at < text.length) {
+    const manoeuvre = manoeuvres.find(({ said }) => {
+      said.lastIndex = at;
+      return said.test(text);
+    });
+    if (!manoeuvre) return undefined;
+    at = manoeuvre.said.lastIndex;
+    toSide.lastIndex = at;
+    const told = toSide.exec(text);
+    if (told) at = toSide.lastIndex;
+    at = skip(text, at);
+    if (manoeuvre.direction === 'T') return at >= text.length && moves.length > 0 ? moves : undefined;
+    const from = moves.at(-1)?.region ?? start;
+    const side = told?.[1] ? regionOf(told[1]) : otherSide(from === 'C' ? start : from);
+    moves.push({ region: manoeuvre.region === 'C' ? 'C' : side, direction: manoeuvre.direction });
+  }
+  return moves.length > 0 ? moves : undefined;
+}
+
+const toSide = /\s*,?\s*(?:over )?to (?:the |his )?(left|right)/iy;
+
+function otherSide(side: Region): Region {
+  return side === 'L' ? 'R' : 'L';
 }
 
 function readMoves(text: string): Move[] {
@@ -86,6 +134,15 @@ function regionOf(written: string): Region {
 
 function directionOf(written: string): Direction {
   return written.charAt(0).toLowerCase() === 'i' ? 'i' : 'o';
+}
+
+/** The regions of a text that can be read as moves at all, in the canonical frame; legal or not. */
+export function regionsIn(text: string, frame: Frame = ownRight): Region[] | undefined {
+  try {
+    return (readManoeuvres(text, frame) ?? readMoves(text)).map(({ region }) => regionInFrame(region, frame));
+  } catch {
+    return undefined;
+  }
 }
 
 /** Checks the rules in the order a hand would meet them. Messages use the side as it was written. */

@@ -1,10 +1,7 @@
-import { fewestMoves } from '../../knot/enumerate.ts';
+import { countWord, hardshipsOf } from '../../knot/difficulty.ts';
 import type { Liking } from '../habits.ts';
 import type { Criterion } from './criterion.ts';
 
-const costOfMove = 0.085;
-const costOfTurningBack = 0.06;
-const costOfSeamOut = 0.12;
 const costOfSeldom = 0.1;
 const costOfNoName = 0.25;
 /** How much the difficulties weigh for whoever ties it. */
@@ -12,20 +9,19 @@ const burden: Readonly<Record<Liking['practice'], number>> = { new: 1.6, some: 1
 const goodFrom = 0.65;
 const fairFrom = 0.35;
 
-const counts = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
-
 /** How hard is it to learn and to repeat? */
 export const easeCriterion: Criterion = {
   code: 'ease',
   weight: 0.12,
   judge: ({ properties, request }) => {
-    const { moves, balance, startSeam, names, everyday } = properties;
+    const { balance, names, everyday } = properties;
     const unusual = names.length === 0 ? costOfNoName : everyday ? 0 : costOfSeldom;
-    const cost = costOfMove * (moves - fewestMoves) + costOfTurningBack * balance + (startSeam === 'out' ? costOfSeamOut : 0) + unusual;
+    const hardships = hardshipsOf(properties);
+    const cost = hardships.reduce((sum, part) => sum + part.cost, unusual);
     const score = Math.max(0, 1 - burden[request.taste.practice] * cost);
-    const says = [`${counts[moves] ?? moves} moves`];
-    if (startSeam === 'out') says.push('starts inside out');
-    if (balance > 1) says.push(`turns back ${counts[balance] ?? balance} times`);
+    const says = [`${countWord(properties.moves)} moves`];
+    if (properties.startSeam === 'out') says.push('starts inside out');
+    if (balance > 1) says.push(`turns back ${countWord(balance)} times`);
     if (names.length === 0) says.push('has no everyday name');
     const sentence = says.join(', ');
     return {

@@ -1,0 +1,47 @@
+import { enumerateKnots } from './enumerate.ts';
+import { formatKnot } from './format.ts';
+import type { Knot, Region } from './knot.ts';
+
+/** A little longer or shorter than what was written may be what was meant. */
+const reach = 1;
+const fewest = 3;
+const most = 11;
+
+/**
+ * The legal words nearest to one that is none, by how many moves would have to be changed, put
+ * in or left out (edit distance over the regions; the directions follow from them). Nearest
+ * first, then the shorter.
+ */
+export function nearestKnots(regions: readonly Region[], count = 3): Knot[] {
+  const longest = Math.min(most, Math.max(fewest, regions.length + reach));
+  return enumerateKnots(longest)
+    .filter(({ moves }) => moves.length >= Math.min(fewest, regions.length - reach))
+    .map((knot) => ({
+      knot,
+      distance: editDistance(
+        regions,
+        knot.moves.map(({ region }) => region),
+      ),
+    }))
+    .toSorted(
+      (a, b) =>
+        a.distance - b.distance || a.knot.moves.length - b.knot.moves.length || formatKnot(a.knot).localeCompare(formatKnot(b.knot)),
+    )
+    .slice(0, count)
+    .map(({ knot }) => knot);
+}
+
+/** Levenshtein's distance between two sequences. */
+function editDistance(one: readonly Region[], other: readonly Region[]): number {
+  let row = other.map((_, i) => i + 1);
+  row.unshift(0);
+  one.forEach((region, i) => {
+    const next = [i + 1];
+    other.forEach((each, j) => {
+      const [left = 0, above = 0, corner = 0] = [next[j], row[j + 1], row[j]];
+      next.push(Math.min(left + 1, above + 1, corner + (region === each ? 0 : 1)));
+    });
+    row = next;
+  });
+  return row[other.length] ?? 0;
+}

@@ -40,7 +40,19 @@ async function views(): Promise<string[]> {
     return `/${kind}/${rows[0].id}`;
   };
   const kinds = ['clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits'];
-  return ['/', '/clients', '/rack', '/which-tie', '/brief', '/fittings', '/in-and-out', ...(await Promise.all(kinds.map(first)))];
+  return [
+    '/',
+    '/knots',
+    '/knots/4.1',
+    '/knots/compare?of=4.1,6.2',
+    '/clients',
+    '/rack',
+    '/which-tie',
+    '/brief',
+    '/fittings',
+    '/in-and-out',
+    ...(await Promise.all(kinds.map(first))),
+  ];
 }
 
 /** Opens a view and waits until it has something to press. */
@@ -114,6 +126,7 @@ test('from each view one reaches the others, and sees where one is', async () =>
     ['Clients', '/clients'],
     ['Rack', '/rack'],
     ['Which tie', '/which-tie'],
+    ['Knots', '/knots'],
     ['In and out', '/in-and-out'],
     ['Buying brief', '/brief'],
     ['Fittings', '/fittings'],

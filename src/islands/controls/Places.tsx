@@ -3,6 +3,7 @@ const places = [
   { path: '/clients', label: 'Clients' },
   { path: '/rack', label: 'Rack' },
   { path: '/which-tie', label: 'Which tie' },
+  { path: '/knots', label: 'Knots' },
   { path: '/brief', label: 'Buying brief' },
   { path: '/fittings', label: 'Fittings' },
   { path: '/in-and-out', label: 'In and out' },

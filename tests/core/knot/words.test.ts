@@ -99,7 +99,8 @@ test('difficulty is told part by part, and grows with each of them', () => {
   assert.ok(total('Li Ro Li Co') < total('Li Ro Li Ro Li Co'));
   assert.ok(total('Li Ro Ci Lo Ri Co') < total('Li Co Ri Lo Ci Ro Li Co'));
   assert.equal(difficultyWord(of('Li Ro Li Co')), 'easy');
-  assert.equal(difficultyWord(of('Li Co Ri Lo Ci Ro Li Co')), 'demanding');
+  assert.equal(difficultyWord(of('Li Co Ri Lo Ci Ro Li Co')), 'some practice');
+  assert.equal(difficultyWord(of('Li Ro Li Co Ri Lo Ci Ro Li Co')), 'demanding');
   assert.ok(hardshipsOf(of('Lo Ri Co')).some(({ text }) => text === 'starts inside out'));
   for (const knot of enumerateKnots(9))
     assert.ok(hardshipsOf(knotProperties(knot)).every(({ cost, text }) => cost >= 0 && !text.includes('undefined')));

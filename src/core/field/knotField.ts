@@ -1,0 +1,56 @@
+import { knotCode } from '../knot/code.ts';
+import { type DifficultyWord, difficultyWord } from '../knot/difficulty.ts';
+import { parseKnot } from '../knot/parse.ts';
+import type { KnotPlan } from '../plan/knotPlan.ts';
+import { plan } from '../plan/plan.ts';
+import type { PlanQuestion } from '../plan/request.ts';
+import { formatLength, type LengthUnit } from '../units/length.ts';
+
+/** One knot among all the others, tied with one tie for one client. */
+export interface FieldKnot {
+  readonly code: string;
+  readonly title: string;
+  readonly plan: KnotPlan;
+  readonly difficulty: DifficultyWord;
+}
+
+export interface FieldAxis {
+  readonly label: string;
+  readonly of: (knot: FieldKnot) => number;
+  readonly say: (value: number, units: LengthUnit) => string;
+}
+
+const percent = (value: number) => `${Math.round(value * 100)} %`;
+
+/** Larger flank on the wearer's right counts as positive, share of the top width. */
+export function signedLean({ plan: { shape } }: FieldKnot): number {
+  return shape.topMm > 0 ? (shape.rightFlankMm - shape.leftFlankMm) / shape.topMm : 0;
+}
+
+/** What the field can be laid out by. */
+export const fieldAxes = {
+  size: { label: 'width at the top', of: ({ plan: { shape } }) => shape.topMm, say: formatLength },
+  lean: {
+    label: 'lean',
+    of: signedLean,
+    // The least certain of the measures, so no figure is told.
+    say: (value) =>
+      Math.abs(value) < 0.06 ? 'level' : `${Math.abs(value) < 0.11 ? 'slightly' : 'clearly'} to his ${value > 0 ? 'right' : 'left'}`,
+  },
+  height: { label: 'height', of: ({ plan: { shape } }) => shape.heightMm, say: formatLength },
+  takeUp: { label: 'cloth taken up', of: ({ plan: { takeUpMm } }) => takeUpMm, say: formatLength },
+  fill: { label: 'share of the collar’s edge', of: ({ plan: { collar } }) => collar.fill, say: percent },
+  moves: { label: 'moves', of: ({ plan: { properties } }) => properties.moves, say: String },
+  chance: { label: 'chance of landing', of: ({ plan: { tip } }) => tip.inBandProbability, say: percent },
+} as const satisfies Record<string, FieldAxis>;
+
+export type FieldAxisCode = keyof typeof fieldAxes;
+
+/** Every classic knot to `maxMoves`, tied with one tie for one client and collar. Best first. */
+export function knotField(question: PlanQuestion): FieldKnot[] {
+  const { knots } = plan({ ...question, taste: { ...question.taste, knots: 'all' } });
+  return knots.map((knot) => {
+    const code = knotCode(parseKnot(knot.moves));
+    return { code, title: knot.names[0] ?? `knot ${code}`, plan: knot, difficulty: difficultyWord(knot.properties) };
+  });
+}

@@ -1,0 +1,66 @@
+import { useState } from 'react';
+import { type FieldAxis, type FieldAxisCode, type FieldKnot, fieldAxes } from '../../core/field/knotField.ts';
+import type { LengthUnit } from '../../core/units/length.ts';
+
+interface FieldListProps {
+  readonly knots: readonly FieldKnot[];
+  readonly chosen: string | undefined;
+  readonly units: LengthUnit;
+  readonly onChoose: (code: string) => void;
+}
+
+const columns: readonly FieldAxisCode[] = ['size', 'lean', 'height', 'takeUp', 'fill', 'moves', 'chance'];
+
+/** The same field as a table, ordered by whichever column is pressed. */
+export function FieldList({ knots, chosen, units, onChoose }: FieldListProps) {
+  const [by, setBy] = useState<FieldAxisCode>('size');
+  const axis: FieldAxis = fieldAxes[by];
+  const sorted = knots.toSorted((a, b) => axis.of(a) - axis.of(b));
+  return (
+    <div className="max-h-[34rem] overflow-auto">
+      <table className="w-full text-left">
+        <caption className="sr-only">All knots with their measures</caption>
+        <thead className="sticky top-0 bg-ground text-note text-soft">
+          <tr className="border-b-2 border-ink">
+            <th className="font-normal">knot</th>
+            {columns.map((code) => (
+              <th key={code} className="pl-3 text-right font-normal" aria-sort={by === code ? 'ascending' : 'none'}>
+                <button
+                  type="button"
+                  className={`min-h-8 cursor-pointer ${by === code ? 'text-ink underline' : ''}`}
+                  onClick={() => setBy(code)}
+                >
+                  {fieldAxes[code].label}
+                </button>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {sorted.map((knot) => (
+            <tr key={knot.code} className={`border-b border-faint ${knot.code === chosen ? 'bg-white' : ''}`}>
+              <th scope="row" className="font-normal">
+                <button
+                  type="button"
+                  className="min-h-9 cursor-pointer text-left text-set"
+                  aria-pressed={knot.code === chosen}
+                  onClick={() => onChoose(knot.code)}
+                >
+                  {knot.title} <span className="figures block text-note text-soft">{knot.plan.moves}</span>
+                </button>
+              </th>
+              {columns.map((code) => {
+                const each: FieldAxis = fieldAxes[code];
+                return (
+                  <td key={code} className={`figures pl-3 text-right ${knot.plan.feasible ? '' : 'text-soft'}`}>
+                    {each.say(each.of(knot), units)}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,118 @@
+import { useState } from 'react';
+import type { FieldKnot } from '../../core/field/knotField.ts';
+import { type Frame, formatKnot, type Knot } from '../../core/index.ts';
+import { knotTitle } from '../../core/knot/code.ts';
+import { findKnot, framesThatRead } from '../../core/knot/find.ts';
+import { nearestKnots } from '../../core/knot/nearest.ts';
+import { parseKnot, regionsIn } from '../../core/knot/parse.ts';
+
+interface FindKnotProps {
+  readonly frame: Frame;
+  readonly knots: readonly FieldKnot[];
+  readonly onFind: (word: string) => void;
+}
+
+const meantKey = (name: string) => `ropewalk.meant.${name.toLowerCase()}`;
+
+/** Finds a knot by its name, its word, told as moves or as manoeuvres, or its code; asks where a name has several. */
+export function FindKnot({ frame, knots, onFind }: FindKnotProps) {
+  const [text, setText] = useState('');
+  const found = findKnot(text, frame);
+  const take = (knot: Knot) => onFind(formatKnot(knot));
+  const enter = () => {
+    if (found.kind === 'one') take(found.knot);
+    else if (found.kind === 'names' && found.entries[0]) onFind(found.entries[0].word);
+    else if (found.kind === 'several') {
+      const meant = localStorage.getItem(meantKey(found.name));
+      if (meant) onFind(meant);
+    }
+  };
+  return (
+    <form
+      className="relative grow"
+      onSubmit={(event) => {
+        event.preventDefault();
+        enter();
+      }}
+    >
+      <label htmlFor="find" className="flex items-baseline gap-3 text-lg">
+        Find
+        <input
+          id="find"
+          type="search"
+          className="h-10 w-full border-b-2 border-set/40 bg-transparent text-xl text-set placeholder:text-soft focus:border-set"
+          placeholder="a name, Li Ro Li Co T, across the front …"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+      </label>
+      <div role="status" className="text-note">
+        {found.kind === 'one' && <Choice knot={found.knot} knots={knots} onTake={take} />}
+        {found.kind === 'names' && <Choices of={found.entries.map(({ word }) => parseKnot(word))} knots={knots} onTake={take} />}
+        {found.kind === 'several' && (
+          <>
+            <p className="text-soft">Several pass under this name. Which is meant? The answer is remembered here.</p>
+            <Choices
+              of={found.knots}
+              knots={knots}
+              meant={localStorage.getItem(meantKey(found.name)) ?? undefined}
+              onTake={(knot) => {
+                localStorage.setItem(meantKey(found.name), formatKnot(knot));
+                take(knot);
+              }}
+            />
+          </>
+        )}
+        {found.kind === 'illegal' && (
+          <>
+            <p className="text-outside">{found.error.message}</p>
+            {framesThatRead(text).length > 0 && <p className="text-soft">In another view it is a knot.</p>}
+            <p className="text-soft">Nearest to it:</p>
+            <Choices of={nearestKnots(regionsIn(text, frame) ?? [])} knots={knots} onTake={take} />
+          </>
+        )}
+        {found.kind === 'nothing' && text.trim() !== '' && (
+          <p className="text-soft">Nothing is called that, and it is no sequence of moves.</p>
+        )}
+      </div>
+    </form>
+  );
+}
+
+interface ChoicesProps {
+  readonly of: readonly Knot[];
+  readonly knots: readonly FieldKnot[];
+  readonly meant?: string | undefined;
+  readonly onTake: (knot: Knot) => void;
+}
+
+function Choices({ of, knots, meant, onTake }: ChoicesProps) {
+  return (
+    <ul className="flex flex-wrap gap-x-4">
+      {of.map((knot) => (
+        <li key={formatKnot(knot)}>
+          <Choice knot={knot} knots={knots} onTake={onTake} isMeant={formatKnot(knot) === meant} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+interface ChoiceProps {
+  readonly knot: Knot;
+  readonly knots: readonly FieldKnot[];
+  readonly isMeant?: boolean;
+  readonly onTake: (knot: Knot) => void;
+}
+
+function Choice({ knot, knots, isMeant = false, onTake }: ChoiceProps) {
+  const word = formatKnot(knot);
+  const inField = knots.some(({ plan }) => plan.moves === word);
+  return (
+    <button type="button" className="min-h-7 cursor-pointer text-left text-set underline" onClick={() => onTake(knot)}>
+      {knotTitle(knot)} <span className="figures text-soft">{word}</span>
+      {isMeant && ' (meant last time)'}
+      {!inField && ' (more moves than are shown)'}
+    </button>
+  );
+}

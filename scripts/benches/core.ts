@@ -1,5 +1,6 @@
 import { Bench } from 'tinybench';
-import { enumerateKnots, plan, takeUp } from '../../src/core/index.ts';
+import { knotField } from '../../src/core/field/knotField.ts';
+import { enumerateKnots, knotProperties, plan, takeUp } from '../../src/core/index.ts';
 import { spokesCrossed } from '../../src/core/knot/knot.ts';
 import { supposeTie } from '../../src/core/tie/tie.ts';
 import { startFor } from '../../src/core/tying/start.ts';
@@ -8,7 +9,8 @@ import { median, report } from './report.ts';
 
 const tie = supposeTie(question.tie);
 const knots = enumerateKnots(9);
-const mostMoves = 12;
+const mostMoves = 15;
+const toEleven = enumerateKnots(11);
 
 /** The ranking against the bare take-ups it is made of, and the enumeration. */
 export async function benchCore(): Promise<void> {
@@ -22,9 +24,15 @@ export async function benchCore(): Promise<void> {
     })
     .add(`enumeration to ${mostMoves} moves`, () => {
       enumerateKnots(mostMoves);
+    })
+    .add('properties of all to 11 moves', () => {
+      for (const knot of toEleven) knotProperties(knot);
+    })
+    .add('the field for a new tie', () => {
+      knotField(question);
     });
   await bench.run();
-  const [takeUps = 0, planning = 0, enumeration = 0] = bench.tasks.map(median);
+  const [takeUps = 0, planning = 0, enumeration = 0, properties = 0, field = 0] = bench.tasks.map(median);
   const evaluations = knots.reduce(
     (sum, knot) => sum + startFor(spokesCrossed(knot), tie, { loopMm: 420, crossingGapMm: 0, dropMm: 450 }).evaluations,
     0,
@@ -34,5 +42,7 @@ export async function benchCore(): Promise<void> {
     ['plan of 85 knots', `${planning.toFixed(3)} ms`, `${(planning / takeUps).toFixed(1)} × 85 take-ups`],
     ['take-ups a knot while solving', (evaluations / knots.length).toFixed(2), 'at most 8'],
     [`enumeration to ${mostMoves} moves`, `${enumeration.toFixed(3)} ms`, `${enumerateKnots(mostMoves).length} knots`],
+    [`properties of ${toEleven.length} knots`, `${properties.toFixed(3)} ms`, `${(properties / takeUps).toFixed(1)} × 85 take-ups`],
+    ['the field for a new tie', `${field.toFixed(3)} ms`, `${(field / takeUps).toFixed(1)} × 85 take-ups`],
   ]);
 }

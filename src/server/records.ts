@@ -128,7 +128,7 @@ function columns(sql: Queryable, kind: Kind) {
 function where(sql: Queryable, studioId: string, kind: Kind, { find = '', clientId, wearableBy, archived = false }: Wanted) {
   const words = find.toLowerCase().split(/\s+/).filter(Boolean);
   const patterns = words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`);
-  const hasOwner = kind !== 'clients';
+  const hasOwner = fieldsOf(kind).some(([key]) => key === 'clientId');
   const own = (id: string) => (isUuid(id) ? id : null);
   return sql`studio_id = ${studioId} and archived = ${archived}
     ${patterns.length > 0 ? sql`and search like all (${patterns})` : sql``}
@@ -157,12 +157,13 @@ async function keepMeasures(sql: Queryable, { id, measures }: ClientRecord): Pro
   await sql`insert into client_measures ${sql(measures.map((taken: TakenMeasure) => ({ ...taken, clientId: id })))}`;
 }
 
-/** Says which record that was leaned on is not there. */
+/** Says which record that was leaned on is not there, or which is there already. */
 async function referring<T>(kind: Kind, write: () => Promise<T>): Promise<T> {
   try {
     return await write();
   } catch (error) {
     const constraint = brokenConstraint(error);
+    if (constraint === 'one_name_a_knot') throw invalid([{ path: 'word', message: 'The studio has a name for this knot already.' }]);
     const column = constraint?.startsWith(`${kind}_`) ? constraint.slice(kind.length + 1).replace(/_fkey$/, '') : undefined;
     const key = column?.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase());
     const field = fieldsOf(kind).find(([name]) => name === key)?.[1];

@@ -105,9 +105,9 @@ test('a knot’s page, its neighbours, and the way to the bench', async () => {
   await shows(/facing him, blade on his right\s*Ri Lo Ci Lo Ri Co T/);
   await (await bench.one('//button[starts-with(normalize-space(), "fewer moves")]')).click();
   await bench.waitFor(async () => !/releasing sister/.test(await (await bench.one('//h1')).getText()), 'the same knot');
-  const title = await (await bench.one('//h1')).getText();
+  const word = /in his mirror, blade on his right\s*(\S.*T)/.exec(await bench.body())?.[1];
   await (await bench.button('To the bench')).click();
-  await bench.waitFor(async () => title.includes(await bench.chosenKnot()) || /knot/.test(title), 'another knot on the bench');
+  await bench.one(`//*[@role="option"][@data-knot="${word}"][@aria-selected="true"]`);
   assert.equal((await driver.getCurrentUrl()).endsWith('/'), true);
 });
 
@@ -123,4 +123,21 @@ test('knots laid aside are compared on the same collar, in words', async () => {
   assert.equal((await screen.driver.findElements(By.css('[aria-label^="Close-up of collar and knot"]'))).length, 2);
   await screen.driver.get(`${screen.app.address}/knots/compare`);
   await shows(/Lay two to four knots aside/);
+});
+
+test('a knot without a name is named for the studio, and found by that name', async () => {
+  const { bench } = screen;
+  await find('Lo Ri Lo Ri Lo Ri Co\n');
+  await bench.waitFor(async () => /^knot 7\./.test(await chosen()), 'not found');
+  await (await bench.one('//a[normalize-space()="Name it"]')).click();
+  await bench.type('Name', 'Tar rope');
+  assert.equal(await bench.value('Knot'), 'Lo Ri Lo Ri Lo Ri Co T');
+  await (await bench.button('Save')).click();
+  await bench.waitFor(async () => /\/namings\/[0-9a-f-]{36}$/.test(await screen.driver.getCurrentUrl()), 'not kept');
+  await screen.driver.get(`${screen.app.address}/knots`);
+  await shows(/85 of 85 knots/);
+  await find('tar rope\n');
+  await bench.waitFor(async () => (await chosen()) === 'Tar rope', 'not called so');
+  await find('lamplighter\n');
+  await bench.waitFor(async () => (await chosen()) === 'Lamplighter', 'the demo studio’s own name');
 });

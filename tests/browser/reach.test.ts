@@ -39,7 +39,7 @@ async function views(): Promise<string[]> {
     const { rows } = await (await fetch(`${screen.app.address}/api/${kind}`)).json();
     return `/${kind}/${rows[0].id}`;
   };
-  const kinds = ['clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits'];
+  const kinds = ['clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits', 'namings'];
   return [
     '/',
     '/knots',

@@ -131,6 +131,15 @@ test('addresses and queries that make no sense are refused', async () => {
   assert.equal((await send('PUT', `/api/ties/${randomUUID()}`, fresh('ties', { label: 'X' }))).status, 400);
 });
 
+test('the studio names a knot once, by its canonical word', async () => {
+  const named = await send<RecordOf['namings']>('POST', '/api/namings', fresh('namings', { label: 'Tar rope', word: 'li-ro-li-ro-li-co' }));
+  assert.deepEqual([named.status, named.body.word], [201, 'Li Ro Li Ro Li Co T']);
+  const again = await send('POST', '/api/namings', fresh('namings', { label: 'Other', word: 'Li Ro Li Ro Li Co T' }));
+  assert.deepEqual([again.status, again.body.error.message], [400, 'One thing is not right: The studio has a name for this knot already.']);
+  const wrong = await send('POST', '/api/namings', fresh('namings', { label: 'Wrong', word: 'Li Li' }));
+  assert.match(wrong.body.error.message, /Knot: enter its moves/);
+});
+
 test('a list of thousands is paged, by name', async () => {
   const studio = (await get<Wardrobe>('/api/wardrobe')).studio.id;
   await app.sql`insert into clients (id, studio_id, name) select gen_random_uuid(), ${studio}, 'Zz ' || lpad(n::text, 4, '0') from generate_series(1, 1200) as n`;

@@ -27,6 +27,7 @@ export const exchangeFiles = {
   'ties.csv': { format: 'csv', kind: 'ties' },
   'squares.csv': { format: 'csv', kind: 'squares' },
   'outfits.csv': { format: 'csv', kind: 'outfits' },
+  'namings.csv': { format: 'csv', kind: 'namings' },
   'clients.vcf': { format: 'vcard', kind: 'clients' },
   'studio.json': { format: 'json', kind: null },
 } as const;

@@ -142,7 +142,12 @@ function fieldSchema(field: Field, say: Say): Joi.Schema {
         : reference.allow(null).default(null);
     }
     case 'knot':
-      return Joi.string().allow(null).default(null).custom(canonicalKnot);
+      return field.required
+        ? Joi.string()
+            .required()
+            .custom(canonicalKnot)
+            .messages({ '*': `${field.label}: enter its moves, as Li Ro Li Co T, or its name.` })
+        : Joi.string().allow(null).default(null).custom(canonicalKnot);
     case 'measures':
       return takenMeasures(say);
     case 'profile':

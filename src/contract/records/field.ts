@@ -16,7 +16,7 @@ export type Field =
   | { readonly kind: 'colours'; readonly label: string }
   | { readonly kind: 'shares'; readonly label: string }
   | { readonly kind: 'reference'; readonly label: string; readonly to: Kind; readonly optional?: string }
-  | { readonly kind: 'knot'; readonly label: string }
+  | { readonly kind: 'knot'; readonly label: string; readonly required?: true }
   | { readonly kind: 'measures'; readonly label: string }
   | { readonly kind: 'profile'; readonly label: string };
 

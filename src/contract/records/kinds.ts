@@ -241,9 +241,17 @@ const outfits: KindOf<'outfits'> = {
   titleOf: titleByLabel,
 };
 
-export const kinds = { clients, shirts, jackets, ties, squares, outfits } as const;
+const namings: KindOf<'namings'> = {
+  one: 'knot’s name',
+  many: 'knots’ names',
+  fields: { label, word: { kind: 'knot', label: 'Knot', required: true }, note },
+  fresh: { label: '', note: '', word: '' },
+  titleOf: titleByLabel,
+};
+
+export const kinds = { clients, shirts, jackets, ties, squares, outfits, namings } as const;
 /** In the order in which they lean on each other. */
-export const kindCodes: readonly Kind[] = ['clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits'];
+export const kindCodes: readonly Kind[] = ['clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits', 'namings'];
 
 export function isKind(text: string | undefined): text is Kind {
   return kindCodes.some((kind) => kind === text);

@@ -128,6 +128,14 @@ export interface Wardrobe {
   readonly squares: readonly SquareRecord[];
 }
 
+/** What the studio itself calls a knot. */
+export interface NamingRecord extends Kept {
+  readonly label: string;
+  readonly note: string;
+  /** The knot's canonical word; empty before one is entered. */
+  readonly word: string;
+}
+
 export interface RecordOf {
   readonly clients: ClientRecord;
   readonly shirts: ShirtRecord;
@@ -135,6 +143,7 @@ export interface RecordOf {
   readonly ties: TieRecord;
   readonly squares: SquareRecord;
   readonly outfits: OutfitRecord;
+  readonly namings: NamingRecord;
 }
 
 export type Kind = keyof RecordOf;

@@ -31,11 +31,6 @@ export function widthAt(tie: Tie, xMm: number): number {
     : between(xMm, tie.neckAtMm, tie.neckMm, tailFrom, tie.tailMm);
 }
 
-/** Section of the drawn-up band at `xMm` from the blade's tip, mm². */
-export function sectionAt(tie: Tie, xMm: number): number {
-  return widthAt(tie, xMm) * compressedThickness(tie);
-}
-
 /** Put together once a tie, since widths are asked for thousands of times. */
 const stations = new WeakMap<Tie, readonly WidthAt[]>();
 

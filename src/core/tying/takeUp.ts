@@ -1,6 +1,6 @@
 import { type Knot, type Spoke, spokesCrossed } from '../knot/knot.ts';
 import { type KnownOfTie, supposeTie, type Tie } from '../tie/tie.ts';
-import { sectionAt, widthAt } from '../tie/width.ts';
+import { compressedThickness, widthAt } from '../tie/width.ts';
 import type { Bundle } from './bundle.ts';
 import { type KnotShape, shapeOf } from './shape.ts';
 
@@ -34,8 +34,10 @@ export function bundleOf(spokes: readonly Spoke[], tie: Tie, hang: Hang): Bundle
   const narrowSideAt = tie.lengthMm - hang.tailMm - (hang.crossingGapMm ?? 0);
   const bladeSideAt = narrowSideAt - hang.loopMm;
   // A start the tie is too short for is still worth a number: how much is missing. It is worked out as if the tail went on.
-  const narrow = sectionAt(tie, Math.min(narrowSideAt, tie.lengthMm - tie.tailMm / 2));
-  const bare = { narrowEnd: narrow, narrowArm: narrow, bladeArm: sectionAt(tie, bladeSideAt) };
+  const thickness = compressedThickness(tie);
+  const section = (xMm: number) => widthAt(tie, xMm) * thickness;
+  const narrow = section(Math.min(narrowSideAt, tie.lengthMm - tie.tailMm / 2));
+  const bare = { narrowEnd: narrow, narrowArm: narrow, bladeArm: section(bladeSideAt) };
   const sections = { ...bare };
 
   let used = 0;
@@ -45,11 +47,12 @@ export function bundleOf(spokes: readonly Spoke[], tie: Tie, hang: Hang): Bundle
     const length = halfPerimeter(sections[spoke], aspect[spoke]) + widthShare * widthAt(tie, x);
     const middle = x - length / 2;
     used += length;
-    sections[spoke] += sectionAt(tie, middle);
-    if (spoke === 'narrowEnd') facadeMm = widthAt(tie, middle);
+    const width = widthAt(tie, middle);
+    sections[spoke] += width * thickness;
+    if (spoke === 'narrowEnd') facadeMm = width;
   }
   // The tuck goes down around the narrow end; what it costs is the knot's height, which the hanging blade regains.
-  sections.narrowEnd += sectionAt(tie, bladeSideAt - used);
+  sections.narrowEnd += section(bladeSideAt - used);
   return { takeUpMm: used, sections, bare, facadeMm };
 }
 

@@ -131,6 +131,13 @@ function Silhouette({ knot, x, y, scale, chosen, marked, colour, units, xAxis, y
       onClick={() => onChoose(knot.code)}
     >
       <g transform={`translate(0 ${-shape.heightMm / 2})`}>
+        <path
+          d={face.outline}
+          fill={colour}
+          stroke={marked.has(knot.code) ? inkColour.set : 'var(--color-ground)'}
+          strokeWidth={2 / scale}
+        />
+        <path d={face.facadeEdge} fill="none" stroke="var(--color-ground)" strokeOpacity={0.85} strokeWidth={1.3 / scale} />
         {isChosen && (
           <rect
             x={-shape.topMm / 2 - 5}
@@ -142,13 +149,6 @@ function Silhouette({ knot, x, y, scale, chosen, marked, colour, units, xAxis, y
             strokeWidth={2.5 / scale}
           />
         )}
-        <path
-          d={face.outline}
-          fill={colour}
-          stroke={marked.has(knot.code) ? inkColour.set : 'var(--color-ground)'}
-          strokeWidth={2 / scale}
-        />
-        <path d={face.facadeEdge} fill="none" stroke="var(--color-ground)" strokeOpacity={0.85} strokeWidth={1.3 / scale} />
       </g>
     </g>
   );

@@ -30,7 +30,7 @@ export function BringIn() {
     const as = guess(file.name);
     if (!as) {
       setUnread(
-        `“${file.name}” is none of the files read here: a name with clients, shirts, jackets, ties, squares or outfits and .csv, or .vcf, or .json.`,
+        `“${file.name}” is none of the files read here: a name with clients, shirts, jackets, ties, squares, outfits or namings and .csv, or .vcf, or .json.`,
       );
       return;
     }

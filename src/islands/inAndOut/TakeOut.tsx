@@ -9,6 +9,7 @@ const says: Readonly<Record<ExchangeFile, string>> = {
   'ties.csv': 'ties',
   'squares.csv': 'pocket squares',
   'outfits.csv': 'outfits',
+  'namings.csv': 'what the studio calls its knots',
   'clients.vcf': 'clients as contact cards, vCard 4.0',
   'studio.json': 'the whole studio, with every measure and fitting',
 };

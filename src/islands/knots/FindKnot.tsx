@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { FieldKnot } from '../../core/field/knotField.ts';
 import { type Frame, formatKnot, type Knot } from '../../core/index.ts';
 import { knotTitle } from '../../core/knot/code.ts';
-import { findKnot, framesThatRead } from '../../core/knot/find.ts';
+import { type Found, findKnot, framesThatRead } from '../../core/knot/find.ts';
 import { nearestKnots } from '../../core/knot/nearest.ts';
 import { parseKnot, regionsIn } from '../../core/knot/parse.ts';
 
@@ -17,7 +17,7 @@ const meantKey = (name: string) => `ropewalk.meant.${name.toLowerCase()}`;
 /** Finds a knot by its name, its word, told as moves or as manoeuvres, or its code; asks where a name has several. */
 export function FindKnot({ frame, knots, onFind }: FindKnotProps) {
   const [text, setText] = useState('');
-  const found = findKnot(text, frame);
+  const found = calledByStudio(text, knots) ?? findKnot(text, frame);
   const take = (knot: Knot) => onFind(formatKnot(knot));
   const enter = () => {
     if (found.kind === 'one') take(found.knot);
@@ -77,6 +77,13 @@ export function FindKnot({ frame, knots, onFind }: FindKnotProps) {
       </div>
     </form>
   );
+}
+
+/** The studio's own names come before any other. */
+function calledByStudio(text: string, knots: readonly FieldKnot[]): Found | undefined {
+  const sought = text.trim().toLowerCase();
+  const called = knots.find(({ title, plan }) => title.toLowerCase() === sought && !plan.names.includes(title));
+  return called && { kind: 'one', knot: parseKnot(called.plan.moves) };
 }
 
 interface ChoicesProps {

@@ -70,6 +70,11 @@ export function KnotInHand({ knot, knots, request, values, units, tray, onTray, 
         >
           {inTray ? 'Not to compare' : 'To compare'}
         </button>
+        {plan.names.length === 0 && (
+          <a className="flex min-h-10 items-center px-1 text-set underline" href={`/namings/new?word=${encodeURIComponent(plan.moves)}`}>
+            Name it
+          </a>
+        )}
       </div>
       {tray.length > 0 && (
         <p className="pt-2">

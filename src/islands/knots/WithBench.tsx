@@ -1,3 +1,4 @@
+import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import type { Wardrobe } from '../../contract/records/records.ts';
@@ -7,6 +8,7 @@ import { keepBench, keptBench } from '../bench/keptBench.ts';
 import { Sentence } from '../bench/Sentence.tsx';
 import { type BenchValues, freshBench } from '../bench/values.ts';
 import { useUnits } from '../controls/useUnits.ts';
+import { listQuery } from '../records/queries.ts';
 import { useWardrobe } from '../records/useWardrobe.ts';
 import { WithWardrobe } from '../records/WithWardrobe.tsx';
 import { type FieldAtHand, useFieldAtHand } from './useFieldAtHand.ts';
@@ -48,7 +50,8 @@ function OnBench({ initial, kept, children }: OnBenchProps) {
   const values = form.watch();
   const wardrobe = useWardrobe(values.client.id, initial);
   const [units] = useUnits(wardrobe.client?.units ?? wardrobe.studio.units);
-  const field = useFieldAtHand(values, units);
+  const namings = useQuery(listQuery('namings', {})).data?.rows;
+  const field = useFieldAtHand(values, units, namings);
   if (!field) return <BenchNotReady />;
   const onTake = (word: string) => {
     const now = form.getValues();

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { checkPlanQuestion } from '../../contract/planQuestion.ts';
+import type { NamingRecord } from '../../contract/records/records.ts';
 import { type FieldKnot, knotField } from '../../core/field/knotField.ts';
 import { completeRequest, type PlanQuestion, type PlanRequest } from '../../core/index.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
@@ -11,11 +12,18 @@ export interface FieldAtHand {
   readonly knots: readonly FieldKnot[];
 }
 
-/** Every knot with the tie and the client that stand on the bench; `undefined` while a measure is at fault. */
-export function useFieldAtHand(values: BenchValues, units: LengthUnit): FieldAtHand | undefined {
+/** Every knot with the tie and the client that stand on the bench, called as the studio calls it; `undefined` while a measure is at fault. */
+export function useFieldAtHand(
+  values: BenchValues,
+  units: LengthUnit,
+  namings: readonly NamingRecord[] | undefined,
+): FieldAtHand | undefined {
   const asked = JSON.stringify({ ...values.question, units });
   return useMemo(() => {
     const { value } = checkPlanQuestion(JSON.parse(asked));
-    return value && { question: value, request: completeRequest(value), knots: knotField(value) };
-  }, [asked]);
+    if (!value) return undefined;
+    const called = new Map(namings?.map(({ word, label }) => [word, label]));
+    const knots = knotField(value).map((knot) => ({ ...knot, title: called.get(knot.plan.moves) ?? knot.title }));
+    return { question: value, request: completeRequest(value), knots };
+  }, [asked, namings]);
 }

@@ -39,6 +39,7 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
     { title: 'Which square', keys: ['label', 'clientId', 'tieId', 'note'] },
     { title: 'Cloth', keys: ['fabric', 'colours'] },
   ],
+  namings: [{ title: 'Which knot', keys: ['label', 'word', 'note'] }],
   outfits: [
     { title: 'What for', keys: ['label', 'occasion', 'dressRule', 'note'] },
     { title: 'Pieces', keys: ['shirtId', 'jacketId', 'squareId'] },

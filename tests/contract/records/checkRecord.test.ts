@@ -16,10 +16,12 @@ const paths = (kind: Kind, changes: object) =>
 
 test('a new one of each kind is right as soon as it has a name and what it leans on', () => {
   for (const kind of kindCodes) {
-    const leaning = kind === 'outfits' ? { clientId: randomUUID(), shirtId: randomUUID() } : {};
+    const leaning =
+      kind === 'outfits' ? { clientId: randomUUID(), shirtId: randomUUID() } : kind === 'namings' ? { word: 'Li Ro Li Co T' } : {};
     assert.deepEqual(paths(kind, leaning), [], kind);
   }
   assert.deepEqual(paths('outfits', {}), ['clientId', 'shirtId']);
+  assert.deepEqual(paths('namings', {}), ['word']);
 });
 
 test('every field of a kind is on its form, once, and is told in words', () => {

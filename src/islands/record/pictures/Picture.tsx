@@ -3,6 +3,7 @@ import type { LengthUnit } from '../../../core/units/length.ts';
 import type { Entries } from '../entries.ts';
 import { ClientPicture } from './ClientPicture.tsx';
 import { JacketPicture } from './JacketPicture.tsx';
+import { NamingPicture } from './NamingPicture.tsx';
 import { OutfitPicture } from './OutfitPicture.tsx';
 import { ShirtPicture } from './ShirtPicture.tsx';
 import { SquarePicture } from './SquarePicture.tsx';
@@ -20,6 +21,7 @@ const pictures = {
   ties: TiePicture,
   squares: SquarePicture,
   outfits: OutfitPicture,
+  namings: NamingPicture,
 } as const satisfies Record<Kind, (props: PictureProps) => unknown>;
 
 /** The thing itself, drawn from what stands in the fields. */

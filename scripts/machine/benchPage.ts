@@ -20,7 +20,7 @@ export function benchOf(driver: WebDriver, address: string) {
     waitFor,
     open: async (path = '/') => {
       await driver.get(address + path);
-      await one('//*[@data-testid="chosen-knot"] | //table | //*[@role="alert"] | //*[@role="listbox"] | //main//input');
+      await one('//*[@data-testid="chosen-knot"] | //table | //*[@role="alert"] | //*[@role="listbox"] | //main//input | //main//ol');
     },
     /** Opens the first record of a kind that a word finds. */
     openRecord: async (kind: string, word: string) => {

@@ -55,6 +55,34 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
       await bench.choose('Shirt', 'White poplin');
       await bench.open('/brief');
       await bench.one('//*[starts-with(@aria-label, "Ties that would serve")]');
+      await bench.waitFor(async () => !/looking at the others/.test(await bench.body()), 'the other outfits were not looked at');
+    },
+  },
+  {
+    name: 'knots',
+    path: '/',
+    prepare: async (bench) => {
+      await bench.choose('Client', 'Tobiah');
+      await bench.open('/knots');
+      await bench.one('//*[@data-code="4.1"]');
+    },
+  },
+  {
+    name: 'knot',
+    path: '/',
+    prepare: async (bench) => {
+      await bench.choose('Client', 'Edrin');
+      await bench.open('/knots/6.4');
+      await bench.one('//h1[normalize-space()]');
+    },
+  },
+  {
+    name: 'knots-compared',
+    path: '/',
+    prepare: async (bench) => {
+      await bench.choose('Client', 'Edrin');
+      await bench.open('/knots/compare?of=4.1,6.4,8.7,8.12');
+      await bench.one('//*[starts-with(@aria-label, "Close-up of collar")]');
     },
   },
   { name: 'fittings', path: '/fittings', prepare: async () => undefined },

@@ -59,7 +59,7 @@ export function Field(props: FieldProps) {
             data-testid="zone"
           />
           <text
-            x={zone.along === 'x' ? Math.max(left, zone.from) + 8 : left + 26}
+            x={zone.along === 'x' ? Math.max(left + 18, zone.from) + 8 : left + 26}
             y={zone.along === 'x' ? 18 : zone.to + 18}
             fontSize={13}
             fill={inkColour.follows}
@@ -174,7 +174,9 @@ function labelsFor({ placed, chosen, scale }: FieldProps): Placed[] {
       y: each.y + (each.knot.plan.shape.heightMm / 2) * scale + labelPx,
       halfPx: (each.knot.title.length * letterPx) / 2,
     };
-    const lies = taken.some((other) => Math.abs(other.x - label.x) < other.halfPx + label.halfPx && Math.abs(other.y - label.y) < labelPx);
+    const lies = taken.some(
+      (other) => Math.abs(other.x - label.x) < other.halfPx + label.halfPx && Math.abs(other.y - label.y) < labelPx + 3,
+    );
     if (!lies) taken.push(label);
   }
   return taken;

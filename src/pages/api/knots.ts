@@ -1,4 +1,5 @@
 import { enumerateKnots, formatKnot, knotProperties } from '../../core/index.ts';
+import { knotCode } from '../../core/knot/code.ts';
 import { endpoint } from '../../server/http/endpoint.ts';
 import { checkMaxMoves } from '../../server/http/maxMoves.ts';
 
@@ -6,6 +7,6 @@ import { checkMaxMoves } from '../../server/http/maxMoves.ts';
 export const GET = endpoint(({ url }) =>
   enumerateKnots(checkMaxMoves(url.searchParams)).map((knot) => {
     const { moves, ...properties } = knotProperties(knot);
-    return { moves: formatKnot(knot), count: moves, ...properties };
+    return { moves: formatKnot(knot), code: knotCode(knot), count: moves, ...properties };
   }),
 );

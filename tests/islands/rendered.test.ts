@@ -1,0 +1,179 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import { createElement } from 'react';
+import { renderToStaticMarkup } from 'react-dom/server';
+import type { ImportReport } from '../../src/contract/exchange/report.ts';
+import { sayIn } from '../../src/contract/lengths.ts';
+import { kinds } from '../../src/contract/records/kinds.ts';
+import { knotField } from '../../src/core/field/knotField.ts';
+import { buyingBrief } from '../../src/core/rack/buyingBrief.ts';
+import { BriefInWords } from '../../src/islands/brief/BriefInWords.tsx';
+import { ServedOutfits } from '../../src/islands/brief/ServedOutfits.tsx';
+import { ReasonList } from '../../src/islands/controls/ReasonList.tsx';
+import { Report } from '../../src/islands/inAndOut/Report.tsx';
+import { FieldList } from '../../src/islands/knots/FieldList.tsx';
+import { filterLabels, noFilters, passes } from '../../src/islands/knots/filters.ts';
+import { Neighbours } from '../../src/islands/knots/KnotInHand.tsx';
+import { Merge } from '../../src/islands/record/Merge.tsx';
+import { drawnRequest } from '../../src/islands/record/pictures/drawnRequest.ts';
+import { OpeningInWords } from '../../src/islands/record/pictures/OpeningInWords.tsx';
+import { question } from '../support/ties.ts';
+
+/** What a view says, without its marks. */
+const says = (element: Parameters<typeof renderToStaticMarkup>[0]) =>
+  renderToStaticMarkup(element)
+    .replace(/<[^>]+>/g, ' ')
+    .replaceAll('&#x27;', '’')
+    .replace(/\s+/g, ' ')
+    .trim();
+const nothing = () => undefined;
+
+const line = (action: ImportReport['lines'][number]['action'], n: number, details: string[] = []) => ({
+  line: n,
+  what: 'tie',
+  title: `Tie ${n}`,
+  action,
+  details,
+});
+const report = (changes: Partial<ImportReport>): ImportReport => ({ lines: [], faults: [], notes: [], applied: false, ...changes });
+
+test('a report says what would be done, faults first, and offers it only when nothing is at fault', () => {
+  const clean = says(
+    createElement(Report, {
+      report: report({ lines: [line('add', 2), line('same', 3), line('change', 4, ['Length', 'Note'])] }),
+      onApply: nothing,
+    }),
+  );
+  assert.match(clean, /1 would change, 1 would be added, 1 is there already\./);
+  assert.match(clean, /Bring it in/);
+  assert.match(clean, /would change: Length, Note/);
+  const bad = says(
+    createElement(Report, { report: report({ lines: [line('add', 2), line('fault', 3, ['Blade is missing.'])] }), onApply: nothing }),
+  );
+  assert.doesNotMatch(bad, /Bring it in/);
+  assert.match(bad, /Nothing is brought in while anything is at fault/);
+  assert.ok(bad.indexOf('Tie 3') < bad.indexOf('Tie 2'));
+});
+
+test('a report of what was done says so; one of nothing new offers nothing; a long one is cut with its count', () => {
+  assert.match(
+    says(createElement(Report, { report: report({ lines: [line('add', 2)], applied: true }), onApply: nothing })),
+    /Done: 1 added\./,
+  );
+  assert.doesNotMatch(says(createElement(Report, { report: report({ lines: [line('same', 2)] }), onApply: nothing })), /Bring it in/);
+  const long = says(
+    createElement(Report, { report: report({ lines: Array.from({ length: 420 }, (_, i) => line('add', i + 2)) }), onApply: nothing }),
+  );
+  assert.match(long, /and 120 more lines/);
+  assert.match(
+    says(createElement(Report, { report: report({ faults: ['The file is empty.'] }), onApply: nothing })),
+    /Nothing is in it.*The file is empty\./,
+  );
+});
+
+test('two people’s changes stand side by side; a clash has to be chosen before they are put together', () => {
+  const before = { ...kinds.clients.fresh, id: '1', version: 1, archived: false, name: 'A', nickname: 'a', crossingGapMm: 0 };
+  const merge = (mine: object, theirs: object) =>
+    renderToStaticMarkup(
+      createElement(Merge, {
+        kind: 'clients',
+        before,
+        mine: { ...before, ...mine },
+        theirs: { ...before, version: 2, ...theirs },
+        say: sayIn('in'),
+        onMerge: nothing,
+        onTakeTheirs: nothing,
+      }),
+    );
+  const clash = merge({ nickname: 'mine', crossingGapMm: 25.4 }, { nickname: 'theirs' });
+  assert.match(clash, /Crossing gap/);
+  assert.match(clash, /1 in</, 'lengths in the reader’s unit');
+  assert.equal(clash.match(/type="radio"/g)?.length, 2);
+  assert.match(clash, /<button type="button" disabled=""[^>]*>Put both together/);
+  const apart = merge({ nickname: 'mine' }, { note: 'theirs' });
+  assert.doesNotMatch(apart, /type="radio"|disabled=""/);
+});
+
+const field = knotField(question);
+
+test('the list says every measure of every knot, in the reader’s unit', () => {
+  const list = says(createElement(FieldList, { knots: field, chosen: '4.1', units: 'in', onChoose: nothing }));
+  for (const { title, plan } of field) assert.ok(list.includes(title) && list.includes(plan.moves));
+  assert.match(list, /four-in-hand Li Ro Li Co T 1 3\/4 in clearly to his/);
+});
+
+test('filters leave what they say, and all of them together what passes each', () => {
+  const left = (changes: Partial<typeof noFilters>) => field.filter((knot) => passes(knot, { ...noFilters, ...changes }));
+  assert.equal(left({}).length, 85);
+  assert.ok(left({ named: true }).every(({ plan }) => plan.names.length > 0));
+  assert.ok(left({ releasing: true }).every(({ plan }) => plan.properties.selfReleasing));
+  assert.ok(left({ seamIn: true }).every(({ plan }) => plan.properties.moves % 2 === 0));
+  assert.equal(left({ mostMoves: 5 }).length, 5);
+  const all = left({ named: true, releasing: true, seamIn: true, feasible: true, mostMoves: 6 });
+  assert.ok(all.length > 0 && all.every((knot) => left({ releasing: true }).includes(knot) && left({ named: true }).includes(knot)));
+  assert.deepEqual(
+    Object.keys(filterLabels).sort(),
+    Object.keys(noFilters)
+      .filter((key) => key !== 'mostMoves')
+      .sort(),
+  );
+});
+
+test('a knot at the end of the field has no step further, and says so', () => {
+  const smallest = field.reduce((best, knot) => (knot.plan.shape.topMm < best.plan.shape.topMm ? knot : best));
+  const text = says(createElement(Neighbours, { knot: smallest, knots: field, onChoose: nothing }));
+  assert.match(text, /a little smaller none/);
+  assert.match(text, /a little larger \S/);
+});
+
+test('what speaks for and against is told by more than its colour', () => {
+  const reasons = renderToStaticMarkup(
+    createElement(ReasonList, {
+      reasons: [
+        { code: 'a', verdict: 'good', text: 'Good.' },
+        { code: 'b', verdict: 'fair', text: 'Fair.' },
+        { code: 'c', verdict: 'poor', text: 'Poor.' },
+      ],
+    }),
+  );
+  for (const label of ['speaks for it', 'so so', 'speaks against it']) assert.match(reasons, new RegExp(`aria-label="${label}"`));
+});
+
+test('what a jacket leaves open is told for the collar at hand, and nothing without a jacket', () => {
+  const request = drawnRequest('cm');
+  const jacket = { lapelMm: 85, waistcoat: false, lapelKind: 'notch', cut: 'single', worn: 'closed', buttoningMm: 330 } as const;
+  const told = (collarSpreadMm: number, changes: object = {}) =>
+    says(
+      createElement(OpeningInWords, {
+        request: { ...request, jacket: { ...jacket, ...changes }, shirt: { ...request.shirt, collarSpreadMm } },
+        over: 'this collar',
+      }),
+    );
+  assert.match(told(70), /end [12]\.\d cm short of the fronts/);
+  assert.match(told(140), /reach .* under the fronts/);
+  assert.match(told(110), /just meet the fronts/);
+  assert.match(told(110), /shows 33 cm of the front.*the tip of the tie is hidden/);
+  assert.match(told(110, { worn: 'open', buttoningMm: null }), /the whole tie shows\. The buttoning point is supposed/);
+  assert.equal(says(createElement(OpeningInWords, { request: { ...request, jacket: null }, over: '' })), '');
+});
+
+test('a brief is read out with its ranges; one that finds nothing says what would open it', () => {
+  const { tie: _, ...dressed } = question;
+  const brief = buyingBrief({ question: dressed, shirtColour: '#f6f7f9' });
+  const words = says(createElement(BriefInWords, { brief, units: 'cm', shirtColour: '#f6f7f9' }));
+  assert.match(words, /Blade [\d.]+ to [\d.]+ cm Thickness [\d.]+ to [\d.]+ mm Length \d+ to \d+ cm/);
+  const none = buyingBrief({ question: { ...dressed, jacket: { lapelMm: 160 }, taste: { lapelRule: 'match' } }, shirtColour: '#f6f7f9' });
+  assert.match(says(createElement(BriefInWords, { brief: none, units: 'cm', shirtColour: '#f6f7f9' })), /No tie that is sold would serve/);
+});
+
+test('the outfits a brief serves are told by how much of it, and those still looked at', () => {
+  const served = [
+    { key: 'a', title: 'Supper', share: 1 },
+    { key: 'b', title: 'Office', share: 0.4 },
+    { key: 'c', title: 'Evening', share: 0 },
+  ];
+  const text = says(createElement(ServedOutfits, { name: 'Tobiah', served, count: 4 }));
+  assert.match(text, /Supper whatever is bought from it Office 40 % of the window Evening not at all looking at the others/);
+  assert.doesNotMatch(says(createElement(ServedOutfits, { name: 'T', served, count: 3 })), /looking/);
+  assert.equal(says(createElement(ServedOutfits, { name: 'T', served: [], count: 0 })), '');
+});

@@ -3,7 +3,7 @@ import { type Caution, cautions } from '../../../core/plan/habits.ts';
 import { formatLength } from '../../../core/units/length.ts';
 import { BodyFigure } from '../../../drawing/wearer/BodyFigure.tsx';
 import { drawnClient, drawnRequest } from './drawnRequest.ts';
-import type { PictureProps } from './Picture.tsx';
+import type { PictureProps } from './pictureProps.ts';
 
 /** The client's front with what is known of it. */
 export function ClientPicture({ entries, units }: PictureProps) {

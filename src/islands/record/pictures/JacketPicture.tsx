@@ -10,7 +10,7 @@ import { Handle } from '../../../drawing/sheet/Handle.tsx';
 import type { Entries } from '../entries.ts';
 import { drawnRequest, lengthsOf } from './drawnRequest.ts';
 import { OpeningInWords } from './OpeningInWords.tsx';
-import type { PictureProps } from './Picture.tsx';
+import type { PictureProps } from './pictureProps.ts';
 
 /** The jacket's fronts as worn, over a usual shirt. */
 export function JacketPicture({ entries, units }: PictureProps) {

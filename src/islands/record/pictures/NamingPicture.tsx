@@ -3,7 +3,7 @@ import { completeRequest, KnotWordError, parseKnot, plan } from '../../../core/i
 import { sayKnot } from '../../../core/knot/say.ts';
 import { CollarCloseUp } from '../../../drawing/wearer/CollarCloseUp.tsx';
 import { drawnRequest } from './drawnRequest.ts';
-import type { PictureProps } from './Picture.tsx';
+import type { PictureProps } from './pictureProps.ts';
 
 /** Longer words are knots too, but none that is worn. */
 const mostMoves = 12;

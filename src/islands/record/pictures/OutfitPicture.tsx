@@ -6,7 +6,7 @@ import { recordQuery } from '../../records/queries.ts';
 import type { Entries } from '../entries.ts';
 import { drawnRequest, lengthsOf } from './drawnRequest.ts';
 import { OpeningInWords } from './OpeningInWords.tsx';
-import type { PictureProps } from './Picture.tsx';
+import type { PictureProps } from './pictureProps.ts';
 
 /** The client in this outfit, without a tie. */
 export function OutfitPicture({ entries, units }: PictureProps) {

@@ -1,18 +1,12 @@
 import type { Kind } from '../../../contract/records/records.ts';
-import type { LengthUnit } from '../../../core/units/length.ts';
-import type { Entries } from '../entries.ts';
 import { ClientPicture } from './ClientPicture.tsx';
 import { JacketPicture } from './JacketPicture.tsx';
 import { NamingPicture } from './NamingPicture.tsx';
 import { OutfitPicture } from './OutfitPicture.tsx';
+import type { PictureProps } from './pictureProps.ts';
 import { ShirtPicture } from './ShirtPicture.tsx';
 import { SquarePicture } from './SquarePicture.tsx';
 import { TiePicture } from './TiePicture.tsx';
-
-export interface PictureProps {
-  readonly entries: Entries;
-  readonly units: LengthUnit;
-}
 
 const pictures = {
   clients: ClientPicture,

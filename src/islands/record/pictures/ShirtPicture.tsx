@@ -11,7 +11,7 @@ import { collarLeaves } from '../../../drawing/collar/leaves.ts';
 import { Handle } from '../../../drawing/sheet/Handle.tsx';
 import type { Entries } from '../entries.ts';
 import { drawnRequest, lengthsOf } from './drawnRequest.ts';
-import type { PictureProps } from './Picture.tsx';
+import type { PictureProps } from './pictureProps.ts';
 
 const neckMm = 395;
 

@@ -5,7 +5,7 @@ import { FoldedSquare } from '../../../drawing/square/FoldedSquare.tsx';
 import { VerdictMark } from '../../controls/ReasonList.tsx';
 import { Swatch } from '../../controls/Swatch.tsx';
 import { listQuery } from '../../records/queries.ts';
-import type { PictureProps } from './Picture.tsx';
+import type { PictureProps } from './pictureProps.ts';
 
 const mostTies = 8;
 

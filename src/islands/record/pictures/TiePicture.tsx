@@ -10,7 +10,7 @@ import { FlatTie, widthScale } from '../../../drawing/tie/FlatTie.tsx';
 import { drawnTie } from '../drawnTie.ts';
 import type { Entries } from '../entries.ts';
 import { drawnRequest } from './drawnRequest.ts';
-import type { PictureProps } from './Picture.tsx';
+import type { PictureProps } from './pictureProps.ts';
 
 /** The tie laid flat, its edge to be taken by the hand, and what it makes of two everyday knots. */
 export function TiePicture({ entries, units }: PictureProps) {

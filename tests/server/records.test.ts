@@ -137,7 +137,9 @@ test('the studio names a knot once, by its canonical word', async () => {
   const again = await send('POST', '/api/namings', fresh('namings', { label: 'Other', word: 'Li Ro Li Ro Li Co T' }));
   assert.deepEqual([again.status, again.body.error.message], [400, 'One thing is not right: The studio has a name for this knot already.']);
   const wrong = await send('POST', '/api/namings', fresh('namings', { label: 'Wrong', word: 'Li Li' }));
-  assert.match(wrong.body.error.message, /Knot: enter its moves/);
+  assert.match(wrong.body.error.message, /“Li Li” is no knot: Move 2 stays at the left/);
+  const empty = await send('POST', '/api/namings', fresh('namings', { label: 'Empty' }));
+  assert.match(empty.body.error.message, /Knot: enter its moves/);
 });
 
 test('a list of thousands is paged, by name', async () => {

@@ -63,6 +63,7 @@ function heldTogether(kind: Kind, value: object, say: Say, faulty: readonly stri
   ];
 }
 
+const wholeShare = 'Each share is a whole number from 1 to 100.';
 const takenKeys = ['heightMm', 'neckMm', 'frontDropMm'] as const;
 const mostTakings = 500;
 
@@ -124,7 +125,7 @@ function fieldSchema(field: Field, say: Say): Joi.Schema {
         });
     case 'shares':
       return Joi.array()
-        .items(Joi.number().integer().min(1).max(100))
+        .items(Joi.number().integer().min(1).max(100).messages({ '*': wholeShare }))
         .min(1)
         .max(mostTieColours)
         .allow(null)
@@ -134,7 +135,7 @@ function fieldSchema(field: Field, say: Say): Joi.Schema {
             ? helpers.message({ custom: `The shares must make up 100 %, not ${shares.reduce((sum, share) => sum + share, 0)} %.` })
             : shares,
         )
-        .messages({ '*': 'Each share is a whole number from 1 to 100.' });
+        .messages({ 'array.base': wholeShare, 'array.min': wholeShare, 'array.max': wholeShare });
     case 'reference': {
       const reference = identifier(field.label);
       return field.optional === undefined
@@ -146,13 +147,21 @@ function fieldSchema(field: Field, say: Say): Joi.Schema {
         ? Joi.string()
             .required()
             .custom(canonicalKnot)
-            .messages({ '*': `${field.label}: enter its moves, as Li Ro Li Co T, or its name.` })
+            .messages({
+              'any.required': enterMoves(field.label),
+              'string.base': enterMoves(field.label),
+              'string.empty': enterMoves(field.label),
+            })
         : Joi.string().allow(null).default(null).custom(canonicalKnot);
     case 'measures':
       return takenMeasures(say);
     case 'profile':
       return profile(say).default([]);
   }
+}
+
+function enterMoves(label: string): string {
+  return `${label}: enter its moves, as Li Ro Li Co T, or its name.`;
 }
 
 function canonicalKnot(word: string | null, helpers: Joi.CustomHelpers): unknown {

@@ -56,6 +56,19 @@ test('measures that contradict one another are told beside those out of range', 
   );
 });
 
+test('shares say what they make up, and what each of them may be', () => {
+  const said = (shares: unknown, colours = ['#000000', '#ffffff']) =>
+    (checkRecord('squares', { ...kinds.squares.fresh, label: 'X', id: randomUUID(), colours, shares }, 'cm').faults ?? []).map(
+      ({ message }) => message,
+    );
+  assert.deepEqual(said([50, 15]), ['The shares must make up 100 %, not 65 %.']);
+  assert.ok(said([0, 100]).includes('Each share is a whole number from 1 to 100.'));
+  assert.ok(said([33.3, 66.7]).includes('Each share is a whole number from 1 to 100.'));
+  assert.deepEqual(said([100]), ['Each colour has one share.']);
+  assert.deepEqual(said(null), []);
+  assert.deepEqual(said([60, 40]), []);
+});
+
 test('a knot may be entered as it is written; what is no knot says which move is wrong', () => {
   const check = (ownKnot: string) => checkRecord('clients', { ...kinds.clients.fresh, name: 'X', id: randomUUID(), ownKnot }, 'cm');
   assert.equal(check('lo ri co').value?.ownKnot, 'Lo Ri Co T');

@@ -28,6 +28,7 @@ test('the knots, with what follows from each word', async () => {
   assert.equal(everyday, true);
   assert.deepEqual(fourInHand, {
     moves: 'Li Ro Li Co T',
+    code: '4.1',
     count: 4,
     centres: 1,
     symmetry: 1,

@@ -1,18 +1,16 @@
-import { QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { QueryClientProvider } from '@tanstack/react-query';
 import { UserPlus } from 'lucide-react';
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import { latest } from '../../contract/records/asWorn.ts';
 import type { ClientRecord } from '../../contract/records/records.ts';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import { formatFigure, type LengthUnit, unitLabel } from '../../core/units/length.ts';
 import { clearBench } from '../bench/keptBench.ts';
-import { Switch } from '../controls/Switch.tsx';
-import { usePlainKeys, useShortcuts } from '../controls/shortcuts.ts';
-import { unitChoices, useUnits } from '../controls/useUnits.ts';
 import { FindLine } from '../records/FindLine.tsx';
 import { formatDay } from '../records/formatDay.ts';
-import { createQueryClient, wardrobeQuery } from '../records/queries.ts';
+import { createQueryClient } from '../records/queries.ts';
 import { RecordList } from '../records/RecordList.tsx';
+import { useListing } from '../records/useListing.ts';
 
 /** Whoever comes in at the door, found by a half-remembered name. */
 export default function ClientList() {
@@ -28,31 +26,11 @@ const rowPx = 76;
 const columns = 'grid grid-cols-[minmax(0,1fr)_7rem_7rem] items-center gap-x-4 sm:grid-cols-[minmax(0,1fr)_7rem_7rem_9rem_6rem]';
 
 function Found() {
-  const studio = useQuery(wardrobeQuery()).data?.studio;
-  const [units, setUnits] = useUnits(studio?.units ?? 'cm');
-  const [text, setText] = useState('');
-  const [archived, setArchived] = useState(false);
-  const [plainKeys] = usePlainKeys();
-  const find = useDeferredValue(text);
-  useShortcuts(
-    {
-      find: () => document.getElementById('find')?.focus(),
-      add: () => location.assign('/clients/new'),
-      units: () => setUnits(units === 'cm' ? 'in' : 'cm'),
-    },
-    plainKeys,
-  );
+  const { line, wanted, units } = useListing('clients');
   const unit = unitLabel(units);
   return (
     <>
-      <FindLine
-        text={text}
-        onText={setText}
-        placeholder="name, what he is called, or a word of his note"
-        archived={archived}
-        onArchived={setArchived}
-      >
-        <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
+      <FindLine {...line} placeholder="name, what he is called, or a word of his note">
         <a className="flex min-h-10 items-center gap-2 bg-set px-4 text-lg font-medium text-white hover:bg-ink" href="/clients/new">
           <UserPlus aria-hidden className="size-5" /> Add a client
         </a>
@@ -66,7 +44,7 @@ function Found() {
       </div>
       <RecordList
         kind="clients"
-        wanted={{ find, archived }}
+        wanted={wanted}
         rowPx={rowPx}
         row={(client) => <Row client={client} units={units} />}
         whenNone={

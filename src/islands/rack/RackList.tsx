@@ -1,6 +1,6 @@
 import { QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
-import { type ReactNode, useDeferredValue, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { kinds } from '../../contract/records/kinds.ts';
 import type { ClientRecord, RecordOf } from '../../contract/records/records.ts';
 import { collarStyles } from '../../core/collar/styles.ts';
@@ -12,11 +12,10 @@ import { HangingTie } from '../../drawing/rack/HangingTie.tsx';
 import { FoldedSquare } from '../../drawing/square/FoldedSquare.tsx';
 import { Swatch } from '../controls/Swatch.tsx';
 import { Switch } from '../controls/Switch.tsx';
-import { usePlainKeys, useShortcuts } from '../controls/shortcuts.ts';
-import { unitChoices, useUnits } from '../controls/useUnits.ts';
 import { FindLine } from '../records/FindLine.tsx';
-import { createQueryClient, recordQuery, wardrobeQuery } from '../records/queries.ts';
+import { createQueryClient, recordQuery } from '../records/queries.ts';
 import { RecordList } from '../records/RecordList.tsx';
+import { useListing } from '../records/useListing.ts';
 
 /** Everything that hangs in the studio or belongs to its clients. */
 export default function RackList() {
@@ -37,24 +36,11 @@ const whose = [
 ] as const;
 
 function Rack() {
-  const studio = useQuery(wardrobeQuery()).data?.studio;
-  const [units, setUnits] = useUnits(studio?.units ?? 'cm');
   const [sort, setSort] = useState<Sort>('ties');
   const [owner, setOwner] = useState<'all' | 'studio'>('all');
-  const [text, setText] = useState('');
-  const [archived, setArchived] = useState(false);
-  const [plainKeys] = usePlainKeys();
-  const find = useDeferredValue(text);
-  useShortcuts(
-    {
-      find: () => document.getElementById('find')?.focus(),
-      add: () => location.assign(`/${sort}/new`),
-      units: () => setUnits(units === 'cm' ? 'in' : 'cm'),
-    },
-    plainKeys,
-  );
+  const { line, wanted: found, units } = useListing(sort);
   const { one } = kinds[sort];
-  const wanted = { find, archived, ...(owner === 'studio' ? { clientId: null } : {}) };
+  const wanted = { ...found, ...(owner === 'studio' ? { clientId: null } : {}) };
   const whenNone = (
     <>
       There is no {one} yet.{' '}
@@ -70,8 +56,7 @@ function Rack() {
   );
   return (
     <>
-      <FindLine text={text} onText={setText} placeholder="name, cloth or a word of the note" archived={archived} onArchived={setArchived}>
-        <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
+      <FindLine {...line} placeholder="name, cloth or a word of the note">
         <a className="flex min-h-10 items-center gap-2 bg-set px-4 text-lg font-medium text-white hover:bg-ink" href={`/${sort}/new`}>
           <Plus aria-hidden className="size-5" /> Add a {one}
         </a>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { kinds } from '../../contract/records/kinds.ts';
 import type { Kind } from '../../contract/records/records.ts';
 import { OutageNotice } from '../records/OutageNotice.tsx';
-import { createQueryClient, recordQuery, wardrobeQuery } from '../records/queries.ts';
+import { createQueryClient, recordQuery, studioQuery } from '../records/queries.ts';
 import { ClientsThings } from './ClientsThings.tsx';
 import { entriesOf, freshEntries } from './entries.ts';
 import { RecordForm } from './RecordForm.tsx';
@@ -25,7 +25,7 @@ export default function RecordPage(props: RecordPageProps) {
 }
 
 function NewRecord({ kind }: { readonly kind: Kind }) {
-  const studio = useQuery(wardrobeQuery());
+  const studio = useQuery(studioQuery);
   const [initial] = useState(() => {
     const known = new URLSearchParams(location.search);
     return freshEntries(kind, Object.fromEntries([...known].filter(([key]) => key in kinds[kind].fresh)));
@@ -36,16 +36,16 @@ function NewRecord({ kind }: { readonly kind: Kind }) {
       kind={kind}
       initial={initial}
       draftId="new"
-      studioUnits={studio.data.studio.units}
+      studioUnits={studio.data.units}
       onKept={(record) => location.replace(`/${kind}/${record.id}`)}
     />
   );
 }
 
 function KeptRecord({ kind, id }: RecordPageProps) {
-  const studio = useQuery(wardrobeQuery());
+  const studio = useQuery(studioQuery);
   const record = useQuery({ ...recordQuery(kind, id), staleTime: Number.POSITIVE_INFINITY });
-  const units = studio.data?.studio.units;
+  const units = studio.data?.units;
   if (!record.data || !units) {
     const failed = record.failureCount > 0 || studio.failureCount > 0;
     return <Waiting one={kinds[kind].one} failed={failed} message={(record.error ?? studio.error)?.message} />;

@@ -1,16 +1,12 @@
 import type { ReactNode } from 'react';
+import { Switch } from '../controls/Switch.tsx';
+import { unitChoices } from '../controls/useUnits.ts';
+import type { Listing } from './useListing.ts';
 
-interface FindLineProps {
-  readonly text: string;
-  readonly onText: (text: string) => void;
-  readonly placeholder: string;
-  readonly archived: boolean;
-  readonly onArchived: (archived: boolean) => void;
-  readonly children?: ReactNode;
-}
+type FindLineProps = Listing['line'] & { readonly placeholder: string; readonly children?: ReactNode };
 
 /** Finding by typing, with a look at what was put away. The key that leads here is `/`. */
-export function FindLine({ text, onText, placeholder, archived, onArchived, children }: FindLineProps) {
+export function FindLine({ text, onText, placeholder, archived, onArchived, units, onUnits, children }: FindLineProps) {
   return (
     <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2 pb-2">
       <label className="flex grow items-baseline gap-3 text-lg">
@@ -28,6 +24,7 @@ export function FindLine({ text, onText, placeholder, archived, onArchived, chil
         <input type="checkbox" className="size-5 accent-set" checked={archived} onChange={(event) => onArchived(event.target.checked)} />
         put away
       </label>
+      <Switch label="Units" value={units} choices={unitChoices} onChange={onUnits} />
       {children}
     </div>
   );

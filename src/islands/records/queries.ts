@@ -1,7 +1,7 @@
 import { QueryClient, queryOptions } from '@tanstack/react-query';
 import type { ExchangeFile, ImportReport } from '../../contract/exchange/report.ts';
 import type { Fitting, FittingDraft, FittingSummary } from '../../contract/fitting.ts';
-import type { Kind, Page, RecordOf, Wardrobe } from '../../contract/records/records.ts';
+import type { Kind, Page, RecordOf, StudioRecord, Wardrobe } from '../../contract/records/records.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { ask, Outage } from './http.ts';
 
@@ -30,6 +30,8 @@ export function wardrobeQuery(clientId?: string | null) {
     queryFn: () => ask<Wardrobe>(`/api/wardrobe${clientId ? `?client=${encodeURIComponent(clientId)}` : ''}`),
   });
 }
+
+export const studioQuery = queryOptions({ queryKey: ['studio'], queryFn: () => ask<StudioRecord>('/api/studio') });
 
 /** What of a list is wanted; `clientId: null` for the studio's own. */
 export interface ListWanted {

@@ -47,11 +47,14 @@ export function benchOf(driver: WebDriver, address: string) {
     firstPick: async () => (await (await one('//*[@role="option"][@data-rank="1"]')).getAttribute('data-knot')) ?? '',
     /** Exchanges one of the sentence's words. */
     choose: async (word: string, choice: string) => {
-      await (
-        await one(
-          `//span[normalize-space()="${word}"]/following-sibling::button | //label[normalize-space()="${word}"]/following-sibling::button`,
-        )
-      ).click();
+      const opener = `//span[normalize-space()="${word}"]/following-sibling::button | //label[normalize-space()="${word}"]/following-sibling::button`;
+      // A page that is still moving under the hand may miss the first press.
+      await waitFor(async () => {
+        const button = await one(opener);
+        if ((await button.getAttribute('aria-expanded')) === 'true') return true;
+        await button.click();
+        return false;
+      }, `the choices of ${word} did not open`);
       for (const find of await driver.findElements(By.css('input[placeholder="find …"]'))) await find.sendKeys(choice);
       await (await one(`//*[@role="option"][not(@data-rank)][contains(., "${choice}")]`)).click();
       await driver.wait(async () => (await driver.findElements(By.xpath(`//button[contains(., "${choice}")]`))).length > 0, patienceMs);

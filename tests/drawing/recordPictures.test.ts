@@ -3,7 +3,7 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { createElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { collarStyleCodes, collarStyles } from '../../src/core/collar/styles.ts';
+import { type CollarStyleCode, collarStyles } from '../../src/core/collar/styles.ts';
 import { completeRequest } from '../../src/core/index.ts';
 import { jacketCuts, jacketWorn, lapelKinds } from '../../src/core/jacket/jackets.ts';
 import { measures } from '../../src/core/measures/measures.ts';
@@ -22,7 +22,7 @@ const paint = renderToStaticMarkup;
 const sound = (picture: string) => assert.doesNotMatch(picture, /NaN|Infinity|undefined/);
 
 test('every collar that has a name is drawn as it is measured, in every pattern', () => {
-  for (const code of collarStyleCodes) {
+  for (const code of Object.keys(collarStyles) as CollarStyleCode[]) {
     for (const pattern of patternCodes) {
       const colours = ['#f6f7f9', '#8fa3ad'];
       const picture = paint(

@@ -24,4 +24,3 @@ export const collarStyles = {
 } as const satisfies Record<string, CollarStyle>;
 
 export type CollarStyleCode = keyof typeof collarStyles;
-export const collarStyleCodes = Object.keys(collarStyles) as CollarStyleCode[];

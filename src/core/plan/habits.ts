@@ -61,4 +61,3 @@ export const cautions = {
 } as const;
 
 export type Caution = keyof typeof cautions;
-export const cautionCodes = Object.keys(cautions) as Caution[];

@@ -25,12 +25,10 @@ interface FieldEntryProps {
   readonly field: Field;
   readonly units: LengthUnit;
   readonly entries: Entries;
-  /** What is reckoned with where a length was left empty, mm. */
-  readonly supposedMm?: number | undefined;
 }
 
 /** The field for one thing entered of a record. */
-export function FieldEntry({ kind, name, field, units, entries, supposedMm }: FieldEntryProps) {
+export function FieldEntry({ kind, name, field, units, entries }: FieldEntryProps) {
   switch (field.kind) {
     case 'text':
       return <TextField name={name} label={field.label} longest={field.longest} lines={field.lines} required={field.required === true} />;
@@ -42,7 +40,6 @@ export function FieldEntry({ kind, name, field, units, entries, supposedMm }: Fi
           measure={field.measure}
           units={units}
           optional={field.optional === true}
-          supposedMm={supposedMm}
           {...(sketch && { sketch })}
         />
       );

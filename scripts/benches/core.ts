@@ -1,9 +1,9 @@
 import { Bench } from 'tinybench';
 import { knotField } from '../../src/core/field/knotField.ts';
 import { enumerateKnots, knotProperties, plan, takeUp } from '../../src/core/index.ts';
-import { spokesCrossed } from '../../src/core/knot/knot.ts';
 import { supposeTie } from '../../src/core/tie/tie.ts';
 import { startFor } from '../../src/core/tying/start.ts';
+import { windingOf } from '../../src/core/tying/winding.ts';
 import { question } from './question.ts';
 import { median, report } from './report.ts';
 
@@ -34,7 +34,7 @@ export async function benchCore(): Promise<void> {
   await bench.run();
   const [takeUps = 0, planning = 0, enumeration = 0, properties = 0, field = 0] = bench.tasks.map(median);
   const evaluations = knots.reduce(
-    (sum, knot) => sum + startFor(spokesCrossed(knot), tie, { loopMm: 420, crossingGapMm: 0, dropMm: 450 }).evaluations,
+    (sum, knot) => sum + startFor(windingOf(knot), tie, { loopMm: 420, crossingGapMm: 0, dropMm: 450 }).evaluations,
     0,
   );
   report([

@@ -1,13 +1,14 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { By, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { steadyElement } from './steadyElement.ts';
 
 const patienceMs = 10_000;
 
 /** The bench as its user sees and works it. */
 export function benchOf(driver: WebDriver, address: string) {
-  const one = (xpath: string): Promise<WebElement> => Promise.resolve(driver.wait(until.elementLocated(By.xpath(xpath)), patienceMs));
+  const one = (xpath: string): Promise<WebElement> => steadyElement(driver, xpath, patienceMs);
   const text = async (testId: string) => (await one(`//*[@data-testid="${testId}"]`)).getText();
   const field = (label: string) => one(`//label[normalize-space()="${label}"]/following::input[1]`);
   const waitFor = async (what: () => Promise<boolean>, message: string) => {
@@ -55,7 +56,8 @@ export function benchOf(driver: WebDriver, address: string) {
         await button.click();
         return false;
       }, `the choices of ${word} did not open`);
-      for (const find of await driver.findElements(By.css('input[placeholder="find …"]'))) await find.sendKeys(choice);
+      if ((await driver.findElements(By.css('input[placeholder="find …"]'))).length > 0)
+        await (await one('//input[@placeholder="find …"]')).sendKeys(choice);
       await (await one(`//*[@role="option"][not(@data-rank)][contains(., "${choice}")]`)).click();
       await driver.wait(async () => (await driver.findElements(By.xpath(`//button[contains(., "${choice}")]`))).length > 0, patienceMs);
     },

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import type { KnotPlan, PlanQuestion, PlanRequest } from '../core/index.ts';
+import { wordPattern } from '../core/knot/format.ts';
 import { someColour as colour, identifier as id, title as label, mostTieColours } from './atoms.ts';
 import { type Checked, check } from './check.ts';
 import { checkPlanQuestion } from './planQuestion.ts';
@@ -95,9 +96,7 @@ export function checkFittingDraft(input: unknown): Checked<FittingDraft> {
 
 const keptSchema = Joi.object<Fitting>({
   ...draftFields,
-  knot: Joi.string()
-    .pattern(/^([LCR][io] )+T$/)
-    .required(),
+  knot: Joi.string().pattern(wordPattern).required(),
   request: Joi.object().unknown().required().messages({ 'any.required': 'The measures are missing.' }),
   answer: Joi.object().unknown().required().messages({ 'any.required': 'The answer is missing.' }),
   createdAt: Joi.string().isoDate().required().messages({ '*': 'The day of the fitting is missing or no date.' }),

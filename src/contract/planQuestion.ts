@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { fronts, takings } from '../core/body/frontDrop.ts';
 import { jacketCuts, jacketWorn, lapelKinds } from '../core/jacket/jackets.ts';
+import { manners } from '../core/knot/manners.ts';
 import { contradictions } from '../core/measures/consistency.ts';
 import { type Measure, measures } from '../core/measures/measures.ts';
 import { likings } from '../core/plan/habits.ts';
@@ -12,9 +13,11 @@ import type { LengthUnit } from '../core/units/length.ts';
 import { buttons, oneOf, profile } from './atoms.ts';
 import { type Checked, check, read } from './check.ts';
 import { lengthOf, type Say, sayIn } from './lengths.ts';
+import { canonicalWord } from './words.ts';
 
 /** The most moves a plan considers: beyond them no tie is long enough. */
 export const mostMoves = 12;
+const mostBesides = 8;
 
 /**
  * Checks a plan's question: each measure's range, and what cannot be true together. Every
@@ -91,6 +94,14 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
           'number.max': `A plan looks at ${mostMoves} moves at most.`,
         }),
       knots: oneOf('The choice of knots', ['named', 'all']),
+      also: Joi.array()
+        .items(Joi.string().custom(canonicalWord))
+        .max(mostBesides)
+        .messages({
+          'array.base': 'The words looked at besides are a list.',
+          'array.max': `At most ${mostBesides} words can be looked at besides.`,
+        }),
+      manner: oneOf('The family of knots', [...Object.keys(manners), 'any']),
       ...Object.fromEntries(Object.entries(likings).map(([key, choices]) => [key, oneOf(`The liking “${key}”`, Object.keys(choices))])),
     }),
     units: oneOf('The unit', ['cm', 'in']),

@@ -181,3 +181,20 @@ test('a chooser is left by Escape, or by pressing something else, without a choi
   await bench.waitFor(async () => (await options()) === 0, 'pressing elsewhere did not close it');
   assert.match(await bench.body(), /White poplin/);
 });
+
+test('a knot tied with the narrow end sets the blade, and is saved and opened as such', async () => {
+  const { bench } = screen;
+  await bench.open();
+  await (await bench.one('//select[@aria-label="Family of knots"]/option[normalize-space()="narrow end"]')).click();
+  await bench.waitFor(async () => /Hang the blade/.test(await bench.body()), 'the blade is not the end to set');
+  assert.match(await bench.chosenKnot(), /^narrow-end /);
+  assert.match(await bench.body(), /under the collar/);
+  const start = await bench.start();
+  await (await bench.button('Save fitting')).click();
+  await bench.waitFor(async () => /saved/i.test(await bench.status()), 'not saved');
+  const [latest] = (await (await fetch(`${screen.app.address}/api/fittings`)).json()) as { id: string; knot: string }[];
+  assert.match(latest?.knot ?? '', /^N /);
+  await bench.open(`/fittings/${latest?.id}`);
+  await bench.waitFor(async () => (await bench.start()) === start, 'opened with another start');
+  assert.match(await bench.body(), /Hang the blade/);
+});

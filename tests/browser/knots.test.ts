@@ -71,6 +71,36 @@ test('found by name, asking which where several pass under it, and remembering t
   await shows(/meant last time/);
   await find('windsor\n');
   await bench.waitFor(async () => (await chosen()) === 'Windsor, third path', 'the answer was forgotten');
+  const { rows } = (await (await fetch(`${screen.app.address}/api/clients`)).json()) as { rows: { meansWindsor: string | null }[] };
+  assert.deepEqual(
+    rows.flatMap(({ meansWindsor }) => meansWindsor ?? []),
+    ['Li Co Li Ro Ci Lo Ri Co T'],
+    'the answer belongs to the client on the bench',
+  );
+});
+
+test('the other families are laid out too: an open front has no tuck, the narrow end sets the blade', async () => {
+  const { bench } = screen;
+  await (await bench.one('//label[normalize-space()="open front"]')).click();
+  await shows(/170 of 170 knots/);
+  await find('plain panel\n');
+  await bench.waitFor(async () => (await chosen()) === 'plain panel', 'not found');
+  await (await bench.one('//label[normalize-space()="narrow end"]')).click();
+  await shows(/254 of 254 knots/);
+  await shows(/Blade’s tip at/);
+  await find('Li Ro Li Co Ri Lo Ci Ro Li Co T\n');
+  await bench.waitFor(async () => (await chosen()) === 'triple Windsor', 'a longer word was not laid out besides');
+  await shows(/86 knots/);
+});
+
+test('the page of a knot tied with the narrow end says how, what it needs, and what shows of it', async () => {
+  const { bench } = screen;
+  await bench.open('/knots/n8.15-6');
+  await shows(/The blade is set to its length first/);
+  await shows(/with the narrow end/);
+  await shows(/loosely across the front/);
+  await shows(/It wants a cloth with texture/);
+  await shows(/On its face shows the band of move \d \(\d+ %\)/);
 });
 
 test('one’s own word: a legal one is drawn, an illegal one says what is wrong and offers the nearest', async () => {

@@ -28,6 +28,7 @@ function paint(changes: Partial<Parameters<typeof Field>[0]> & { x?: FieldAxisCo
         ...size,
         placed,
         scale: 0.6,
+        frame: { view: 'facing', blade: 'right' },
         xAxis,
         yAxis,
         xTicks: [{ value: 45, at: 400 }],

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { createElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { completeRequest, type KnotPlan, plan } from '../../src/core/index.ts';
+import { completeRequest, type KnotPlan, ownRight, plan } from '../../src/core/index.ts';
 import { buyingBrief } from '../../src/core/rack/buyingBrief.ts';
 import { fabricCodes } from '../../src/core/tie/fabrics.ts';
 import { patternCodes } from '../../src/core/tie/patterns.ts';
@@ -102,7 +102,7 @@ test('every cloth paints, in its own colours and in each direction a band runs',
 
 test('small marks are left out of what is read aloud', () => {
   const knot = knots[0]!;
-  const silhouette = createElement(KnotSilhouette, { word: knot.moves, shape: knot.shape, view: 'own', colour: '#123456' });
+  const silhouette = createElement(KnotSilhouette, { word: knot.moves, shape: knot.shape, frame: ownRight, colour: '#123456' });
   assert.match(renderToStaticMarkup(silhouette), /aria-hidden="true"/);
   assert.match(renderToStaticMarkup(createElement(HangingTie, { id: 'h', tie: tieA, cloth })), /aria-hidden="true"/);
 });

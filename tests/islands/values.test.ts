@@ -93,7 +93,7 @@ test('a client brings his habits: his knot, his likings, his aim on his belt', (
   assert.deepEqual([symmetry, neckBand, practice, knots], ['relaxed', 'tolerated', 'new', 'named']);
   assert.deepEqual([bench.aim, bench.question.aim.offsetMm], ['belt-middle', 20]);
   const unnamed = withClient(bench, { ...client, ownKnot: 'Lo Ri Lo Ri Co T' }, wardrobe);
-  assert.equal(unnamed.question.taste.knots, 'all', 'a knot without a name is only among all of them');
+  assert.deepEqual(unnamed.question.taste.also, ['Lo Ri Lo Ri Co T'], 'a knot without a name is looked at besides those that have one');
 });
 
 test('a client who was never measured has empty fields, not wrong ones', () => {

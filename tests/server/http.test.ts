@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { isConnectionLoss } from '../../src/server/database.ts';
 import { readJson } from '../../src/server/http/body.ts';
-import { checkMaxMoves } from '../../src/server/http/maxMoves.ts';
+import { checkManner, checkMaxMoves } from '../../src/server/http/knotQuery.ts';
 import { invalid, notFound, Problem } from '../../src/server/http/problem.ts';
 
 const post = (body: BodyInit, headers: Record<string, string> = {}) =>
@@ -57,6 +57,9 @@ test('a lost connection is told from a wrong statement', () => {
 test('the number of moves in a query', () => {
   assert.equal(checkMaxMoves(new URLSearchParams('')), 9);
   assert.equal(checkMaxMoves(new URLSearchParams('maxMoves=12')), 12);
+  assert.equal(checkManner(new URLSearchParams()), 'classic');
+  assert.equal(checkManner(new URLSearchParams('manner=open')), 'open');
+  assert.throws(() => checkManner(new URLSearchParams('manner=bow')));
   for (const query of ['maxMoves=2', 'maxMoves=16', 'maxMoves=', 'maxMoves=1e9', 'maxMoves=x']) {
     assert.throws(() => checkMaxMoves(new URLSearchParams(query)), Problem, query);
   }

@@ -34,9 +34,19 @@ test('the knots, with what follows from each word', async () => {
     symmetry: 1,
     balance: 1,
     selfReleasing: true,
+    activeDrawn: 'opens',
+    manner: 'classic',
+    active: 'blade',
+    finish: 'tuck',
     startSeam: 'in',
     names: ['four-in-hand'],
   });
+  const open = await (await fetch(`${app.address}/api/knots?maxMoves=4&manner=open`)).json();
+  assert.deepEqual(
+    open.map(({ moves }: { moves: string }) => moves),
+    ['Li Co D', 'Lo Ri Co D', 'Li Co Li Co D', 'Li Co Ri Co D', 'Li Ro Li Co D'],
+  );
+  assert.equal((await fetch(`${app.address}/api/knots?manner=bow`)).status, 400);
   assert.equal((await (await fetch(`${app.address}/api/knots`)).json()).length, 85);
 });
 

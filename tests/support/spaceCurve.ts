@@ -13,16 +13,17 @@ const passElevation = 48;
 /**
  * The blade's strand of a tied knot with the narrow end and its arm drawn out, as a closed
  * curve: it winds on a growing ball, later layers outside earlier ones, in front for `i`
- * and behind for `o`; the tuck goes down just inside the last front band. Both ends run far
+ * and behind for `o`; the tuck goes down just inside the last front band,
+ * a panel or a hidden end outside everything. Both ends run far
  * away and are joined there.
  */
-export function bladeStrand({ moves }: Knot): Point3[] {
+export function bladeStrand({ moves, finish }: Knot): Point3[] {
   const points: Point3[] = [onBall(bladeArmAzimuth, 0, far), onBall(bladeArmAzimuth, 0, firstRadius), onBall(azimuth.R, 0, firstRadius)];
   let at = azimuth.R;
   let radius = firstRadius;
   let bandRadius = 0;
   moves.forEach(({ region, direction }, i) => {
-    const isBand = i === moves.length - 2;
+    const isBand = finish === 'tuck' && i === moves.length - 2;
     const turn = shortWay(azimuth[region] - at);
     const elevation = direction === 'i' ? passElevation : -passElevation;
     const next = radius + layer * (isBand ? 1.3 : 1);
@@ -35,7 +36,8 @@ export function bladeStrand({ moves }: Knot): Point3[] {
     at += turn;
     radius = next;
   });
-  const inside = bandRadius - 1.15 * layer;
+  // Without a tuck the end goes over everything that lies in front.
+  const inside = finish === 'tuck' ? bandRadius - 1.15 * layer : radius + layer;
   for (let elevation = 20; elevation <= 160; elevation += 10) {
     const share = Math.min(1, Math.max(0, (elevation - 40) / 60));
     points.push(onBall(azimuth.C, elevation, radius + (inside - radius) * share));

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { takings } from '../../core/body/frontDrop.ts';
-import { formatKnot, KnotWordError, parseKnot, requestDefaults } from '../../core/index.ts';
+import { requestDefaults } from '../../core/index.ts';
 import { contradictions } from '../../core/measures/consistency.ts';
 import type { Fault } from '../../core/measures/faults.ts';
 import { type Measure, measures } from '../../core/measures/measures.ts';
@@ -9,6 +9,7 @@ import type { LengthUnit } from '../../core/units/length.ts';
 import { buttons, identifier, mostTieColours, oneOf, profile, someColour, text, title } from '../atoms.ts';
 import { type Checked, read } from '../check.ts';
 import { lengthOf, type Say, sayIn } from '../lengths.ts';
+import { canonicalWord } from '../words.ts';
 import type { Field } from './field.ts';
 import { fieldsOf, kindCodes, kinds } from './kinds.ts';
 import type { Kind, RecordOf } from './records.ts';
@@ -146,13 +147,13 @@ function fieldSchema(field: Field, say: Say): Joi.Schema {
       return field.required
         ? Joi.string()
             .required()
-            .custom(canonicalKnot)
+            .custom(canonicalWord)
             .messages({
               'any.required': enterMoves(field.label),
               'string.base': enterMoves(field.label),
               'string.empty': enterMoves(field.label),
             })
-        : Joi.string().allow(null).default(null).custom(canonicalKnot);
+        : Joi.string().allow(null).default(null).custom(canonicalWord);
     case 'measures':
       return takenMeasures(say);
     case 'profile':
@@ -162,16 +163,6 @@ function fieldSchema(field: Field, say: Say): Joi.Schema {
 
 function enterMoves(label: string): string {
   return `${label}: enter its moves, as Li Ro Li Co T, or its name.`;
-}
-
-function canonicalKnot(word: string | null, helpers: Joi.CustomHelpers): unknown {
-  if (word === null) return null;
-  try {
-    return formatKnot(parseKnot(word));
-  } catch (error) {
-    if (error instanceof KnotWordError) return helpers.message({ custom: `“${word}” is no knot: ${error.message}` });
-    throw error;
-  }
 }
 
 function takenMeasures(say: Say): Joi.ArraySchema {

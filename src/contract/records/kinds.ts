@@ -2,6 +2,7 @@ import { fronts } from '../../core/body/frontDrop.ts';
 import { collarStyles } from '../../core/collar/styles.ts';
 import { requestDefaults, supposeTie } from '../../core/index.ts';
 import { jacketCuts, jacketWorn, lapelKinds } from '../../core/jacket/jackets.ts';
+import { familyOf } from '../../core/knot/names.ts';
 import { measures } from '../../core/measures/measures.ts';
 import { aims } from '../../core/plan/aims.ts';
 import { cautions, finishing, likings } from '../../core/plan/habits.ts';
@@ -9,7 +10,7 @@ import { fabrics } from '../../core/tie/fabrics.ts';
 import { constructions, tieStates } from '../../core/tie/making.ts';
 import { patterns } from '../../core/tie/patterns.ts';
 import { tieEnds } from '../../core/tie/tie.ts';
-import type { Field, Fields } from './field.ts';
+import type { Choices, Field, Fields } from './field.ts';
 import { dressRules, type Entered, type Kind, type RecordOf } from './records.ts';
 
 /** All that is particular to one kind of record. */
@@ -32,6 +33,11 @@ const label: Field = { kind: 'text', label: 'Name', longest: longestLine, requir
 const line = (text: string): Field => ({ kind: 'text', label: text, longest: longestLine });
 const blades = { right: { label: 'right' }, left: { label: 'left' } };
 const units = { cm: { label: 'centimetres' }, in: { label: 'inches' } };
+/** The knots that share a name, to choose from. */
+function passingUnder(family: string): Choices {
+  return Object.fromEntries(familyOf(family).map(({ word, names }) => [word, { label: `${names[0]}: ${word}` }]));
+}
+
 const owner: Field = { kind: 'reference', label: 'Belongs to', to: 'clients', optional: 'the studio' };
 const titleByLabel = (record: object) => ('label' in record ? String(record.label) : '');
 
@@ -53,6 +59,8 @@ const clients: KindOf<'clients'> = {
     tiedBy: { kind: 'choice', label: 'Tied by', choices: finishing.tiedBy },
     practice: { kind: 'choice', label: 'Practice', choices: likings.practice },
     ownKnot: { kind: 'knot', label: 'The one knot worn' },
+    meansWindsor: { kind: 'choice', label: '“Windsor” means', choices: passingUnder('Windsor'), optional: 'not said' },
+    meansHalfWindsor: { kind: 'choice', label: '“Half-Windsor” means', choices: passingUnder('half-Windsor'), optional: 'not said' },
     symmetry: { kind: 'choice', label: 'Likes the knot', choices: likings.symmetry },
     dimple: { kind: 'choice', label: 'Dimple', choices: finishing.dimple },
     release: { kind: 'choice', label: 'Undoing', choices: likings.release },
@@ -76,6 +84,8 @@ const clients: KindOf<'clients'> = {
     tiedBy: 'client',
     practice: 'some',
     ownKnot: null,
+    meansWindsor: null,
+    meansHalfWindsor: null,
     symmetry: 'either',
     dimple: 'off-centre',
     release: 'either',

@@ -46,6 +46,9 @@ export interface ClientRecord extends Kept, Liking {
   readonly dimple: DimpleLiking;
   /** The one knot he wears, as its canonical word. */
   readonly ownKnot: string | null;
+  /** Which of the knots that share a name he means by it; `null` to ask. */
+  readonly meansWindsor: string | null;
+  readonly meansHalfWindsor: string | null;
   readonly aim: AimCode;
   /** `null` for the studio's own. */
   readonly units: LengthUnit | null;

@@ -1,7 +1,15 @@
 import { countWord } from '../knot/difficulty.ts';
+import type { MannerCode } from '../knot/manners.ts';
 import { leanWord } from '../plan/criteria/symmetry.ts';
+import { endToSet } from '../plan/setting.ts';
 import { formatLength, type LengthUnit } from '../units/length.ts';
 import type { FieldKnot } from './knotField.ts';
+
+const inManner: Readonly<Record<MannerCode, string>> = {
+  classic: 'is tucked through its band',
+  open: 'drops over as a panel',
+  narrow: 'is tied with the narrow end',
+};
 
 const seenMm = 0.6;
 const seenClothMm = 4;
@@ -24,6 +32,7 @@ export function differencesInWords(knot: FieldKnot, from: FieldKnot, units: Leng
   const fill = collar.fill - other.collar.fill;
   if (Math.abs(fill) >= seenShare)
     says.push(`covers ${Math.round(collar.fill * 100)} instead of ${Math.round(other.collar.fill * 100)} % of the collar’s edge`);
+  if (properties.manner !== other.properties.manner) says.push(inManner[properties.manner]);
   const moves = properties.moves - other.properties.moves;
   if (moves !== 0) says.push(`${countWord(Math.abs(moves))} ${Math.abs(moves) === 1 ? 'move' : 'moves'} ${moves > 0 ? 'more' : 'fewer'}`);
   if (properties.startSeam !== other.properties.startSeam) says.push(`starts with the seam ${properties.startSeam}`);
@@ -31,8 +40,8 @@ export function differencesInWords(knot: FieldKnot, from: FieldKnot, units: Leng
     says.push(properties.selfReleasing ? 'falls open when drawn out' : 'does not fall open');
   if (knot.difficulty !== from.difficulty) says.push(knot.difficulty === 'some practice' ? 'takes some practice' : `is ${knot.difficulty}`);
   if (feasible !== other.feasible) says.push(feasible ? 'can be worn with this tie' : 'cannot be worn with this tie');
-  else if (feasible && other.feasible) {
-    const lower = start.tailDropMm - other.start.tailDropMm;
+  else if (feasible && other.feasible && start.sets === other.start.sets) {
+    const lower = endToSet(start).dropMm - endToSet(other.start).dropMm;
     if (Math.abs(lower) >= seenClothMm) says.push(`starts ${length(lower)} ${lower > 0 ? 'lower' : 'higher'}`);
   }
   return says;

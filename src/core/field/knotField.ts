@@ -46,7 +46,7 @@ export const fieldAxes = {
 
 export type FieldAxisCode = keyof typeof fieldAxes;
 
-/** Every classic knot to `maxMoves`, tied with one tie for one client and collar. Best first. */
+/** Every knot of the family asked for, to `maxMoves`, tied with one tie for one client and collar. Best first. */
 export function knotField(question: PlanQuestion): FieldKnot[] {
   const { knots } = plan({ ...question, taste: { ...question.taste, knots: 'all' } });
   return knots.map((knot) => {

@@ -1,4 +1,4 @@
-import { fewestMoves } from './enumerate.ts';
+import { fewestMoves } from './knot.ts';
 import type { KnotProperties } from './properties.ts';
 
 /** One thing that makes a knot harder to learn and to repeat. */
@@ -12,6 +12,8 @@ const costOfMove = 0.085;
 const costOfTurningBack = 0.06;
 const costOfSeamOut = 0.12;
 const costOfSlack = 0.03;
+const costOfNarrowEnd = 0.08;
+const costOfLooseTurns = 0.12;
 
 const counts = [
   'no',
@@ -40,13 +42,15 @@ export function countWord(count: number): string {
  * back of the hand's sense, starting inside out, and every throat turn whose slack has to be
  * held open while the next ones go over it. Our judgement, told as such.
  */
-export function hardshipsOf({ moves, balance, startSeam, centres }: KnotProperties): Hardship[] {
-  const parts: Hardship[] = [{ text: `${countWord(moves)} moves`, cost: costOfMove * (moves - fewestMoves) }];
+export function hardshipsOf({ moves, balance, startSeam, centres, active, finish, loose }: KnotProperties): Hardship[] {
+  const parts: Hardship[] = [{ text: `${countWord(moves)} moves`, cost: costOfMove * Math.max(0, moves - fewestMoves[finish]) }];
   if (startSeam === 'out') parts.push({ text: 'starts inside out', cost: costOfSeamOut });
   if (balance > 0) {
     const times = balance === 1 ? 'once' : balance === 2 ? 'twice' : `${countWord(balance)} times`;
     parts.push({ text: `the hand turns back ${times}`, cost: costOfTurningBack * balance });
   }
+  if (active === 'narrow') parts.push({ text: 'tied with the narrow end', cost: costOfNarrowEnd });
+  if (loose) parts.push({ text: `its last ${countWord(moves - loose.from + 1)} moves are held open to the end`, cost: costOfLooseTurns });
   const held = centres - 1;
   if (held > 0) {
     const turns = held === 1 ? 'one throat turn has' : `${countWord(held)} throat turns have`;

@@ -3,7 +3,8 @@ import { formatKnot } from './format.ts';
 import { type Frame, frames, ownRight } from './frame.ts';
 import type { Knot } from './knot.ts';
 import { type NamedWord, namedWords } from './names.ts';
-import { KnotWordError, parseKnot } from './parse.ts';
+import { parseKnot } from './parse.ts';
+import { KnotWordError } from './wordError.ts';
 
 /** What a person may have meant by a text. */
 export type Found =

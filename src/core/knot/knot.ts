@@ -16,13 +16,45 @@ export interface Move {
 export type Spoke = 'narrowEnd' | 'narrowArm' | 'bladeArm';
 
 /**
- * A classic knot in the canonical frame (wearer's own view, blade starting on his
- * right). The tuck that ends every classic knot is implied by `finish`.
+ * Which end does the work, the other one standing still: nearly always the blade. Where it is
+ * the narrow end, the spokes are those of the standing blade: it hangs down as the
+ * "narrow end" does otherwise, and the engine works on the tie turned round.
  */
+export type ActiveEnd = 'blade' | 'narrow';
+
+/**
+ * `tuck`: down through the last front band. `open`: no tuck, the blade drops over the knot as
+ * a plain panel. `collar`: up, and what is left is hidden under the collar.
+ */
+export type Finish = 'tuck' | 'open' | 'collar';
+
+/** The outer turns, where they are not drawn tight but held open. */
+export interface LooseTurns {
+  /** The first of them, by move, from 1; all that follow are loose too. */
+  readonly from: number;
+  /** How wide they are held open. */
+  readonly diameterMm: number;
+}
+
+/** Two fingers side by side. */
+export const twoFingersMm = 36;
+
+/** A knot in the canonical frame: wearer's own view, the active end starting on his right. */
 export interface Knot {
   readonly moves: readonly Move[];
-  readonly finish: 'tuck';
+  readonly active: ActiveEnd;
+  readonly finish: Finish;
+  readonly loose?: LooseTurns;
 }
+
+/** All of a knot but its moves. */
+export type Manner = Omit<Knot, 'moves'>;
+
+/** The classic family's: tied with the blade, tucked, every turn drawn tight. */
+export const classic: Manner = { active: 'blade', finish: 'tuck' };
+
+/** The fewest moves that each finish can be made after. */
+export const fewestMoves: Readonly<Record<Finish, number>> = { tuck: 3, open: 2, collar: 3 };
 
 const spokeBetween: Readonly<Record<string, Spoke>> = {
   LR: 'narrowEnd',
@@ -33,13 +65,13 @@ const spokeBetween: Readonly<Record<string, Spoke>> = {
   RC: 'bladeArm',
 };
 
-/** The blade starts on the wearer's right, so the first move leaves from there. */
+/** The active end starts on the wearer's right, so the first move leaves from there. */
 const startRegion: Region = 'R';
 
-/** The spoke each move of a knot crosses, first move first. */
-export function spokesCrossed(knot: Knot): Spoke[] {
+/** The spoke each move crosses, first move first. */
+export function spokesCrossed({ moves }: Pick<Knot, 'moves'>): Spoke[] {
   let from = startRegion;
-  return knot.moves.map(({ region }) => {
+  return moves.map(({ region }) => {
     const spoke = spokeBetween[from + region];
     if (!spoke) throw new Error(`No spoke lies between ${from} and ${region}`);
     from = region;
@@ -48,12 +80,12 @@ export function spokesCrossed(knot: Knot): Spoke[] {
 }
 
 /** Builds a knot from its regions; the directions follow, since they alternate and end outward. */
-export function knotFromRegions(regions: readonly Region[]): Knot {
+export function knotFromRegions(regions: readonly Region[], manner: Manner = classic): Knot {
   const moves = regions.map(
     (region, i): Move => ({
       region,
       direction: (regions.length - i) % 2 === 1 ? 'o' : 'i',
     }),
   );
-  return { moves, finish: 'tuck' };
+  return { moves, ...manner };
 }

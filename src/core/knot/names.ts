@@ -1,3 +1,8 @@
+import { formatKnot } from './format.ts';
+import type { Knot, Manner } from './knot.ts';
+import { usuallyLoose } from './manners.ts';
+import { parseKnot } from './parse.ts';
+
 /**
  * What people call the sequences. The word is the truth and the names are labels on it:
  * one name can stand on several words, one word can carry several names. The first name
@@ -8,12 +13,12 @@ export interface NamedWord {
   readonly word: string;
   readonly names: readonly [string, ...string[]];
   /** The name under which several words pass, when there is one. */
-  readonly family?: 'Windsor' | 'half-Windsor';
+  readonly family?: string;
   /** One of the few that most stylists tie without looking it up. */
   readonly everyday?: true;
 }
 
-export const namedWords: readonly NamedWord[] = [
+const classicWords: readonly NamedWord[] = [
   { word: 'Lo Ri Co T', names: ['oriental', 'simple knot'] },
   { word: 'Li Ro Li Co T', names: ['four-in-hand'], everyday: true },
   { word: 'Lo Ci Ro Li Co T', names: ['nicky'] },
@@ -36,9 +41,45 @@ export const namedWords: readonly NamedWord[] = [
   { word: 'Li Ro Li Co Ri Lo Ci Ro Li Co T', names: ['triple Windsor'] },
 ];
 
+/** How a knot is called that is tied like a classic one but for its manner. */
+const likeClassic: readonly { readonly manner: Manner; readonly called: (name: string) => string }[] = [
+  { manner: { active: 'blade', finish: 'open' }, called: (name) => `open ${name}` },
+  { manner: { active: 'narrow', finish: 'tuck' }, called: (name) => `narrow-end ${name}` },
+  { manner: { active: 'narrow', finish: 'collar' }, called: (name) => `narrow-end ${name}, hidden` },
+];
+
+function derived({ word, names: [first, ...others], family }: NamedWord): NamedWord[] {
+  const classicKnot = parseKnot(word);
+  return likeClassic.map(({ manner, called }) => {
+    const loose = usuallyLoose(classicKnot.moves.length, manner);
+    return {
+      word: formatKnot({ moves: classicKnot.moves, ...manner, ...(loose && { loose }) }),
+      names: [called(first), ...others.map(called)],
+      ...(family && { family: called(family) }),
+    };
+  });
+}
+
+/** Every word that has a name, the classic ones first. */
+export const namedWords: readonly NamedWord[] = [
+  ...classicWords,
+  { word: 'Li Co D', names: ['plain panel'] },
+  ...classicWords.flatMap(derived),
+];
+
 const byWord = new Map(namedWords.map((entry) => [entry.word, entry]));
 
 /** What is known of a canonical word by name; `undefined` for most words. */
 export function namedWord(word: string): NamedWord | undefined {
   return byWord.get(word);
+}
+
+/** The words that pass under one name. */
+export function familyOf(name: string): NamedWord[] {
+  return namedWords.filter(({ family }) => family === name);
+}
+
+/** What a knot is called, the name that Ropewalk speaks first; empty for most. */
+export function namesOf(knot: Knot): readonly string[] {
+  return namedWord(formatKnot(knot))?.names ?? [];
 }

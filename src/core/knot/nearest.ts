@@ -1,10 +1,9 @@
 import { enumerateKnots } from './enumerate.ts';
 import { formatKnot } from './format.ts';
-import type { Knot, Region } from './knot.ts';
+import { classic, fewestMoves, type Knot, type Manner, type Region } from './knot.ts';
 
 /** A little longer or shorter than what was written may be what was meant. */
 const reach = 1;
-const fewest = 3;
 const most = 11;
 
 /**
@@ -12,9 +11,10 @@ const most = 11;
  * in or left out (edit distance over the regions; the directions follow from them). Nearest
  * first, then the shorter.
  */
-export function nearestKnots(regions: readonly Region[], count = 3): Knot[] {
+export function nearestKnots(regions: readonly Region[], manner: Manner = classic, count = 3): Knot[] {
+  const fewest = fewestMoves[manner.finish];
   const longest = Math.min(most, Math.max(fewest, regions.length + reach));
-  return enumerateKnots(longest)
+  return enumerateKnots(longest, manner)
     .filter(({ moves }) => moves.length >= Math.min(fewest, regions.length - reach))
     .map((knot) => ({
       knot,

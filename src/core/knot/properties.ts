@@ -1,7 +1,8 @@
 import { formatKnot } from './format.ts';
-import type { Knot, Region } from './knot.ts';
+import type { ActiveEnd, Finish, Knot, LooseTurns, Region } from './knot.ts';
+import { type MannerCode, mannerOf } from './manners.ts';
 import { namedWord } from './names.ts';
-import { isSelfReleasing } from './release.ts';
+import { opensWhenDrawn } from './release.ts';
 
 export interface KnotProperties {
   readonly moves: number;
@@ -10,7 +11,14 @@ export interface KnotProperties {
   readonly symmetry: number;
   /** Changes of winding sense between successive moves: the fewer, the tidier. */
   readonly balance: number;
+  /** Falls open when the narrow end is drawn out; where that is the end that ties, it never does. */
   readonly selfReleasing: boolean;
+  /** What the active end does when it is drawn once the other one is out: an overhand knot that is left in it jams. */
+  readonly activeDrawn: 'opens' | 'jams';
+  readonly manner: MannerCode;
+  readonly active: ActiveEnd;
+  readonly finish: Finish;
+  readonly loose?: LooseTurns;
   /** Which side of the tie faces outward at the start: seam in for an even count, out for an odd one. */
   readonly startSeam: 'in' | 'out';
   readonly names: string[];
@@ -22,13 +30,19 @@ export interface KnotProperties {
 export function knotProperties(knot: Knot): KnotProperties {
   const regions = knot.moves.map((move) => move.region);
   const named = namedWord(formatKnot(knot));
+  const opens = opensWhenDrawn(knot);
   const count = (region: Region) => regions.filter((each) => each === region).length;
   return {
     moves: regions.length,
     centres: count('C'),
     symmetry: Math.abs(count('R') - count('L')),
     balance: windingChanges(regions),
-    selfReleasing: isSelfReleasing(knot),
+    selfReleasing: opens && knot.active === 'blade',
+    activeDrawn: opens ? 'opens' : 'jams',
+    manner: mannerOf(knot),
+    active: knot.active,
+    finish: knot.finish,
+    ...(knot.loose && { loose: knot.loose }),
     startSeam: knot.moves[0]?.direction === 'i' ? 'in' : 'out',
     names: [...(named?.names ?? [])],
     everyday: named?.everyday ?? false,

@@ -1,10 +1,16 @@
 import { type Frame, ownRight, regionInFrame } from './frame.ts';
-import type { Knot, Region } from './knot.ts';
+import type { Finish, Knot, Region } from './knot.ts';
 
 const sides: Readonly<Record<Exclude<Region, 'C'>, string>> = { L: 'left', R: 'right' };
 
+const finishes: Readonly<Record<Finish, string>> = {
+  tuck: 'down through the front band',
+  open: 'let it drop over the front as a panel',
+  collar: 'hide what is left under the collar',
+};
+
 /**
- * A knot told as the everyday manoeuvres, one a move and the tuck last, spoken in `frame`:
+ * A knot told as the everyday manoeuvres, one a move and the finish last, what is held loose told so, spoken in `frame`:
  * `across the front to the left`, `behind to the right`, `up and out through the throat`.
  */
 export function sayKnot(knot: Knot, frame: Frame = ownRight): string[] {
@@ -14,5 +20,6 @@ export function sayKnot(knot: Knot, frame: Frame = ownRight): string[] {
     const to = side === 'C' ? '' : ` to the ${sides[side]}`;
     return direction === 'i' ? `across the front${to}` : `behind${to}`;
   });
-  return [...moves, 'down through the front band'];
+  const told = moves.map((move, i) => (knot.loose && i + 1 >= knot.loose.from ? `loosely ${move}` : move));
+  return [...(knot.active === 'narrow' ? ['with the narrow end'] : []), ...told, finishes[knot.finish]];
 }

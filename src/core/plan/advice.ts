@@ -26,7 +26,7 @@ function noKnotLands({ tie, units }: PlanRequest, knots: readonly KnotPlan[]): A
   const text =
     kind === 'too-short'
       ? `No knot works with this tie: it is too short by at least ${by} (${name}). A tie of ${formatLength(tie.lengthMm + byMm, units)} or longer would do.`
-      : `No knot here uses up this tie: the narrow end shows below the blade by at least ${by} (${name}). A tie of ${formatLength(tie.lengthMm - byMm, units)} or shorter would do.`;
+      : `No knot here uses up this tie: ${nearest.properties.active === 'narrow' ? 'more of the narrow end is left than goes under the collar,' : 'the narrow end shows below the blade'} by at least ${by} (${name}). A tie of ${formatLength(tie.lengthMm - byMm, units)} or shorter would do.`;
   return { code: 'no-knot-lands', text };
 }
 

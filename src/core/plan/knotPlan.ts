@@ -30,12 +30,18 @@ export interface KnotPlan {
   /** Why it cannot be worn and by how much; `none` when it can. */
   readonly tailFault: TailFault;
   readonly takeUpMm: number;
+  /** The shortest tie of these proportions that would do, mm; about right, since the taper shifts. */
+  readonly lengthNeededMm: number;
+  /** What the cloth must hold by itself, on the scale of the fabrics' grip. */
+  readonly gripNeeded: number;
   readonly start: {
+    /** Which end is hung at its landmark before the first move: the narrow tip, or the blade where the narrow end ties. */
+    readonly sets: 'tail' | 'blade';
     readonly tailDropMm: number;
     readonly bladeDropMm: number;
     /** Blade tip below narrow tip. */
     readonly differenceMm: number;
-    /** For the narrow tip, nearest first. */
+    /** For the end that is set, nearest first. */
     readonly landmarks: readonly NearLandmark[];
     /** For the blade's tip, by those who place that one. */
     readonly bladeLandmark: NearLandmark;

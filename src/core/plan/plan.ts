@@ -2,12 +2,15 @@ import { type FrontDrop, frontDropOf } from '../body/frontDrop.ts';
 import { fingertipOf, type Landmark, landmarksOf } from '../body/landmarks.ts';
 import { type CollarClass, classOf } from '../collar/collar.ts';
 import { collarFill } from '../collar/fill.ts';
-import { enumerateKnots } from '../knot/enumerate.ts';
 import { formatKnot } from '../knot/format.ts';
-import { type Spoke, spokesCrossed } from '../knot/knot.ts';
+import type { Knot } from '../knot/knot.ts';
+import { knotsInManner, mannerCodes } from '../knot/manners.ts';
+import { parseKnot } from '../knot/parse.ts';
 import { type KnotProperties, knotProperties } from '../knot/properties.ts';
-import { shapeOf } from '../tying/shape.ts';
+import { gripNeeded } from '../tying/grip.ts';
+import { type KnotShape, shapeOf } from '../tying/shape.ts';
 import { startFor } from '../tying/start.ts';
+import { type Winding, windingOf } from '../tying/winding.ts';
 import { formatLength } from '../units/length.ts';
 import { type Advice, adviceFor } from './advice.ts';
 import type { Judgement, Situation } from './criteria/criterion.ts';
@@ -16,7 +19,7 @@ import { tailCriterion } from './criteria/tail.ts';
 import type { KnotPlan, NearLandmark, Reason } from './knotPlan.ts';
 import { landingAt } from './landing.ts';
 import { completeRequest, type PlanQuestion, type PlanRequest } from './request.ts';
-import { tailFault, tailOutcome } from './tail.ts';
+import { endsOf } from './tail.ts';
 
 export interface Plan {
   readonly knots: readonly KnotPlan[];
@@ -25,7 +28,7 @@ export interface Plan {
 }
 
 /**
- * Ranks the classic knots for one client, outfit and tie, and solves each one's start.
+ * Ranks the knots of a family, or of all, for one client, outfit and tie, and solves each one's start.
  * The aim's tolerance lies around the place aimed at. Knots that cannot be worn come last,
  * the nearest to working first. Pure; expects values within the documented ranges.
  */
@@ -40,24 +43,28 @@ export function plan(question: PlanQuestion): Plan {
 
 interface Candidate {
   readonly word: string;
-  readonly spokes: readonly Spoke[];
+  readonly winding: Winding;
   readonly properties: KnotProperties;
 }
 
-const catalogue = new Map<number, readonly Candidate[]>();
+const catalogue = new Map<string, readonly Candidate[]>();
 
-/** The words do not depend on the request, so each size of the catalogue is drawn up once. */
-function candidates({ maxMoves, knots }: PlanRequest['taste']): readonly Candidate[] {
-  let all = catalogue.get(maxMoves);
+/** The words do not depend on the request, so each family is drawn up once a size. */
+function candidates({ maxMoves, knots, manner, also }: PlanRequest['taste']): readonly Candidate[] {
+  const key = `${manner} ${maxMoves}`;
+  let all = catalogue.get(key);
   if (!all) {
-    all = enumerateKnots(maxMoves).map((knot) => ({
-      word: formatKnot(knot),
-      spokes: spokesCrossed(knot),
-      properties: knotProperties(knot),
-    }));
-    catalogue.set(maxMoves, all);
+    const codes = manner === 'any' ? mannerCodes : [manner];
+    all = codes.flatMap((code) => knotsInManner(code, maxMoves)).map(candidateOf);
+    catalogue.set(key, all);
   }
-  return knots === 'named' ? all.filter(({ properties }) => properties.names.length > 0) : all;
+  const asked = knots === 'named' ? all.filter(({ properties }) => properties.names.length > 0) : all;
+  const besides = also.filter((each) => !asked.some(({ word }) => word === each));
+  return besides.length > 0 ? [...asked, ...besides.map((each) => candidateOf(parseKnot(each)))] : asked;
+}
+
+function candidateOf(knot: Knot): Candidate {
+  return { word: formatKnot(knot), winding: windingOf(knot), properties: knotProperties(knot) };
 }
 
 type Unranked = Omit<KnotPlan, 'rank'>;
@@ -86,18 +93,28 @@ function settingOf(request: PlanRequest): Setting {
   };
 }
 
-function judge({ word, spokes, properties }: Candidate, setting: Setting): Unranked {
+function judge({ word, winding, properties }: Candidate, setting: Setting): Unranked {
   const { request, loopMm, drop, collarClass, say } = setting;
   const { client, shirt, tie, aim } = request;
   const { crossingGapMm } = client;
   const dropMm = drop.meanMm + aim.offsetMm;
 
-  const { tailMm, bundle } = startFor(spokes, tie, { loopMm, crossingGapMm, dropMm });
-  const shape = shapeOf(bundle);
+  const start = startFor(winding, tie, { loopMm, crossingGapMm, dropMm });
+  const { tailMm, bundle } = start;
+  const shape = asWorn(shapeOf(bundle), client.blade);
   const collar = collarFill(shirt, shape);
-  const landing = landingAt(dropMm, bundle.takeUpMm, drop, aim);
-  const tail = tailOutcome(tailMm + crossingGapMm, dropMm, tie.keeperMm);
-  const fault = tailFault(tail, dropMm, shape.heightMm, request.jacket);
+  // Where the blade is set to its length first, what the knot takes up cannot move its tip.
+  const landing = landingAt(dropMm, winding.active === 'blade' ? bundle.takeUpMm : 0, drop, aim);
+  const { tail, fault, shorterByMm } = endsOf({
+    active: winding.active,
+    start,
+    loopMm,
+    crossingGapMm,
+    tipDropMm: dropMm,
+    keeperMm: tie.keeperMm,
+    knotHeightMm: shape.heightMm,
+    jacket: request.jacket,
+  });
   const situation: Situation = {
     request,
     properties,
@@ -111,6 +128,7 @@ function judge({ word, spokes, properties }: Candidate, setting: Setting): Unran
   };
   const { score, reasons } = weigh(situation);
   const bladeDropMm = tie.lengthMm - loopMm - tailMm;
+  const setMm = winding.active === 'blade' ? tailMm : bladeDropMm;
 
   return {
     moves: word,
@@ -120,11 +138,14 @@ function judge({ word, spokes, properties }: Candidate, setting: Setting): Unran
     feasible: fault.kind === 'none',
     tailFault: fault,
     takeUpMm: bundle.takeUpMm,
+    lengthNeededMm: tie.lengthMm - shorterByMm,
+    gripNeeded: gripNeeded(properties),
     start: {
+      sets: winding.active === 'blade' ? 'tail' : 'blade',
       tailDropMm: tailMm,
       bladeDropMm,
       differenceMm: bladeDropMm - tailMm,
-      landmarks: setting.landmarks.map((landmark) => near(landmark, tailMm)).sort((a, b) => Math.abs(a.offsetMm) - Math.abs(b.offsetMm)),
+      landmarks: setting.landmarks.map((landmark) => near(landmark, setMm)).sort((a, b) => Math.abs(a.offsetMm) - Math.abs(b.offsetMm)),
       bladeLandmark: near(setting.fingertip, bladeDropMm),
     },
     tip: landing,
@@ -133,6 +154,11 @@ function judge({ word, spokes, properties }: Candidate, setting: Setting): Unran
     collar,
     reasons,
   };
+}
+
+/** A knot is worked out for a blade that starts on the right; started on the left it comes out as in a mirror. */
+function asWorn(shape: KnotShape, blade: 'right' | 'left'): KnotShape {
+  return blade === 'right' ? shape : { ...shape, leftFlankMm: shape.rightFlankMm, rightFlankMm: shape.leftFlankMm };
 }
 
 function near({ name, kind, meanMm }: Landmark, atMm: number): NearLandmark {

@@ -1,5 +1,6 @@
 import { type FrontCode, type Taking, usualBeltHeightMm } from '../body/frontDrop.ts';
 import type { JacketCut, JacketWorn, LapelKind } from '../jacket/jackets.ts';
+import type { MannerCode } from '../knot/manners.ts';
 import { type KnownOfTie, supposeTie, type Tie } from '../tie/tie.ts';
 import type { LengthUnit } from '../units/length.ts';
 import type { Liking } from './habits.ts';
@@ -43,6 +44,10 @@ export interface PlanRequest {
     readonly lapelRule: 'match' | 'within-inch';
     readonly maxMoves: number;
     readonly knots: 'named' | 'all';
+    /** Which family of knots: classic, open front, narrow end, or any of them. */
+    readonly manner: MannerCode | 'any';
+    /** Canonical words that are looked at besides, of whatever family and length. */
+    readonly also: readonly string[];
   };
   /** The unit that reasons speak in. */
   readonly units: LengthUnit;
@@ -84,6 +89,8 @@ export const requestDefaults = {
     lapelRule: 'within-inch',
     maxMoves: 9,
     knots: 'named',
+    manner: 'classic',
+    also: [],
     symmetry: 'either',
     release: 'either',
     neckBand: 'hidden',

@@ -2,15 +2,15 @@ import { frontDropOf } from '../body/frontDrop.ts';
 import { collarFill } from '../collar/fill.ts';
 import { clearContrast, labOf } from '../colour/compare.ts';
 import { enumerateKnots } from '../knot/enumerate.ts';
-import { type Spoke, spokesCrossed } from '../knot/knot.ts';
 import { knotProperties } from '../knot/properties.ts';
 import { bandShowsUnder, swampsOver } from '../plan/criteria/collarFill.ts';
 import { allowanceOf } from '../plan/criteria/lapel.ts';
 import { completeRequest } from '../plan/request.ts';
-import { tailFault, tailOutcome } from '../plan/tail.ts';
+import { endsOf } from '../plan/tail.ts';
 import { supposeTie } from '../tie/tie.ts';
 import { shapeOf } from '../tying/shape.ts';
 import { startFor } from '../tying/start.ts';
+import { type Winding, windingOf } from '../tying/winding.ts';
 import type { Outfit } from './judgeTie.ts';
 
 export interface Range {
@@ -59,13 +59,13 @@ export function buyingBrief(outfit: Outfit): BuyingBrief {
   const dropMm = frontDropOf(client).meanMm + aim.offsetMm;
   const allowedMm = allowanceOf(taste.lapelRule);
   const knots = enumerateKnots(taste.maxMoves)
-    .map((knot) => ({ spokes: spokesCrossed(knot), name: knotProperties(knot).names[0] }))
-    .filter((knot): knot is { spokes: Spoke[]; name: string } => knot.name !== undefined);
+    .map((knot) => ({ winding: windingOf(knot), name: knotProperties(knot).names[0] }))
+    .filter((knot): knot is { winding: Winding; name: string } => knot.name !== undefined);
 
   const cells = blades.flatMap((bladeMm) =>
     thicknesses.map((thicknessMm): BriefCell => {
       const suits = jacket === null || Math.abs(bladeMm - jacket.lapelMm) <= allowedMm;
-      const fitting = suits ? knots.flatMap(({ spokes, name }) => lengthsFor(spokes, name, bladeMm, thicknessMm)) : [];
+      const fitting = suits ? knots.flatMap(({ winding, name }) => lengthsFor(winding, name, bladeMm, thicknessMm)) : [];
       return { bladeMm, thicknessMm, knots: fitting.map(({ name }) => name), lengthMm: span(fitting.map(({ lengthMm }) => lengthMm)) };
     }),
   );
@@ -84,19 +84,24 @@ export function buyingBrief(outfit: Outfit): BuyingBrief {
   };
 
   /** The lengths at which a knot can be worn, goes through the keeper and fills the collar. */
-  function lengthsFor(spokes: readonly Spoke[], name: string, bladeMm: number, thicknessMm: number): { name: string; lengthMm: Range }[] {
+  function lengthsFor(winding: Winding, name: string, bladeMm: number, thicknessMm: number): { name: string; lengthMm: Range }[] {
     const fitting = lengths.filter((lengthMm) => {
       const tie = supposeTie({ lengthMm, bladeMm, thicknessMm });
-      const { tailMm, bundle } = startFor(spokes, tie, { loopMm, crossingGapMm: client.crossingGapMm, dropMm });
-      const shape = shapeOf(bundle);
-      const tail = tailOutcome(tailMm + client.crossingGapMm, dropMm, tie.keeperMm);
+      const { crossingGapMm } = client;
+      const start = startFor(winding, tie, { loopMm, crossingGapMm, dropMm });
+      const shape = shapeOf(start.bundle);
+      const { tail, fault } = endsOf({
+        active: winding.active,
+        start,
+        loopMm,
+        crossingGapMm,
+        tipDropMm: dropMm,
+        keeperMm: tie.keeperMm,
+        knotHeightMm: shape.heightMm,
+        jacket,
+      });
       const { fill } = collarFill(shirt, shape);
-      return (
-        fill >= bandShowsUnder &&
-        fill <= swampsOver &&
-        tail.reachesKeeper &&
-        tailFault(tail, dropMm, shape.heightMm, jacket).kind === 'none'
-      );
+      return fill >= bandShowsUnder && fill <= swampsOver && tail.reachesKeeper && fault.kind === 'none';
     });
     const [min] = fitting;
     const max = fitting.at(-1);

@@ -1,5 +1,6 @@
 import type { KnotPlan } from '../plan/knotPlan.ts';
 import { plan } from '../plan/plan.ts';
+import { endToSet } from '../plan/setting.ts';
 import { formatLength, type LengthUnit } from '../units/length.ts';
 import type { ColouredTie, Outfit } from './judgeTie.ts';
 
@@ -19,9 +20,10 @@ export function knotsInWords(outfit: Outfit, tie: ColouredTie): Judged[] {
 }
 
 function inWords({ tailFault, collar, start }: KnotPlan, units: LengthUnit): string {
+  const toSet = endToSet(start);
   switch (tailFault.kind) {
     case 'none':
-      return `narrow tip at ${formatLength(start.tailDropMm, units)}, covers ${Math.round(collar.fill * 100)} % of the collar’s edge`;
+      return `${toSet.name} at ${formatLength(toSet.dropMm, units)}, covers ${Math.round(collar.fill * 100)} % of the collar’s edge`;
     case 'too-short':
       return `runs out of cloth by ${formatLength(tailFault.byMm, units)}`;
     case 'peeps-out':

@@ -6,6 +6,8 @@ export interface KnotShape {
   readonly middleMm: number;
   readonly bottomMm: number;
   readonly heightMm: number;
+  /** From the shirt to the front of the knot. */
+  readonly depthMm: number;
   readonly leftFlankMm: number;
   readonly rightFlankMm: number;
   readonly lean: number;
@@ -15,21 +17,38 @@ const frontFlatness = 2.2;
 const bottomShare = 0.75;
 const heightShare = 0.85;
 
+/** Share of its width that a panel keeps where it comes out of the throat, and where it leaves the knot below. */
+const panelAtThroat = 0.5;
+const panelBelow = 0.8;
+
 /** The knot's outer measures from what is packed around each spoke. Lean is the least certain of them. */
-export function shapeOf({ sections, bare, facadeMm }: Bundle): KnotShape {
-  const middleMm = diameter(sections.narrowEnd * frontFlatness);
-  const leftFlankMm = diameter(sections.narrowArm) - diameter(bare.narrowArm);
-  const rightFlankMm = diameter(sections.bladeArm) - diameter(bare.bladeArm);
+export function shapeOf({ sections, bare, facadeMm, panelMm, finish }: Bundle): KnotShape {
+  const packedMm = diameter(sections.narrowEnd * frontFlatness);
+  // A panel lies over the middle of the knot, and over as much of its flanks as it is wider.
+  const middleMm = finish === 'open' ? Math.max(packedMm, panelAtThroat * panelMm) : packedMm;
+  const hidden = (middleMm - packedMm) / 2;
+  const leftFlankMm = flank(sections.narrowArm, bare.narrowArm, hidden);
+  const rightFlankMm = flank(sections.bladeArm, bare.bladeArm, hidden);
   const topMm = middleMm + leftFlankMm + rightFlankMm;
   return {
     topMm,
     middleMm,
-    bottomMm: bottomShare * middleMm,
+    bottomMm: Math.max(finish === 'open' ? panelBelow * panelMm : 0, bottomShare * middleMm),
     heightMm: heightShare * facadeMm,
+    depthMm: depthOf(sections.narrowEnd),
     leftFlankMm,
     rightFlankMm,
     lean: topMm > 0 ? Math.abs(leftFlankMm - rightFlankMm) / topMm : 0,
   };
+}
+
+function flank(section: number, bare: number, hiddenMm: number): number {
+  return hiddenMm > 0 ? Math.max(0, diameter(section) - diameter(bare) - hiddenMm) : diameter(section) - diameter(bare);
+}
+
+/** How deep the cloth packed around the hanging end lies, mm: the short axis of the ellipse whose long one is the middle. */
+export function depthOf(section: number): number {
+  return diameter(section / frontFlatness);
 }
 
 function diameter(area: number): number {

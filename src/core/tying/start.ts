@@ -1,7 +1,8 @@
-import type { Spoke } from '../knot/knot.ts';
 import type { Tie } from '../tie/tie.ts';
+import { tieFrom } from '../tie/turned.ts';
 import type { Bundle } from './bundle.ts';
 import { bundleOf } from './takeUp.ts';
+import type { Winding } from './winding.ts';
 
 export interface StartQuestion {
   readonly loopMm: number;
@@ -13,6 +14,8 @@ export interface StartQuestion {
 export interface Start {
   /** Narrow tip below the collar button before the first move, mm. Negative when the tie is too short. */
   readonly tailMm: number;
+  /** What is left of the end that ties, past the knot: the blade below it, or a narrow end to hide. */
+  readonly restMm: number;
   readonly bundle: Bundle;
   /** Take-ups computed on the way. */
   readonly evaluations: number;
@@ -31,13 +34,25 @@ const mostEvaluations = 60;
  * length − loop − tail − gap − takeUp(tail) − drop, which falls as the tail grows.
  * Secant steps inside a bracket; a step that leaves the bracket is replaced by halving it.
  */
-export function startFor(spokes: readonly Spoke[], tie: Tie, question: StartQuestion): Start {
+export function startFor(winding: Winding, tie: Tie, question: StartQuestion): Start {
+  return winding.active === 'blade' ? startOfTail(winding, tie, question) : startOfBlade(winding, tie, question);
+}
+
+/** The narrow end ties, so the blade is set to its length first, and only the drawing up of the knot moves it: no search. */
+function startOfBlade(winding: Winding, tie: Tie, { loopMm, crossingGapMm, dropMm }: StartQuestion): Start {
+  const standingMm = dropMm - crossingGapMm;
+  const bundle = bundleOf(winding, tieFrom('narrow', tie), { loopMm, standingMm, crossingGapMm });
+  const tailMm = tie.lengthMm - loopMm - standingMm;
+  return { tailMm, bundle, restMm: tailMm - crossingGapMm - bundle.takeUpMm, evaluations: 1 };
+}
+
+function startOfTail(winding: Winding, tie: Tie, question: StartQuestion): Start {
   const { loopMm, crossingGapMm, dropMm } = question;
   const withoutKnot = tie.lengthMm - loopMm - crossingGapMm - dropMm;
   let evaluations = 0;
   const at = (tailMm: number) => {
     evaluations++;
-    const bundle = bundleOf(spokes, tie, { loopMm, tailMm, crossingGapMm });
+    const bundle = bundleOf(winding, tie, { loopMm, standingMm: tailMm, crossingGapMm });
     return { tailMm, bundle, error: withoutKnot - tailMm - bundle.takeUpMm };
   };
 
@@ -55,5 +70,5 @@ export function startFor(spokes: readonly Spoke[], tie: Tie, question: StartQues
     before = now;
     now = at(next);
   }
-  return { tailMm: now.tailMm, bundle: now.bundle, evaluations };
+  return { tailMm: now.tailMm, bundle: now.bundle, restMm: dropMm + now.error, evaluations };
 }

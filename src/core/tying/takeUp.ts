@@ -1,8 +1,10 @@
-import { type Knot, type Spoke, spokesCrossed } from '../knot/knot.ts';
+import type { Knot, Spoke } from '../knot/knot.ts';
 import { type KnownOfTie, supposeTie, type Tie } from '../tie/tie.ts';
+import { tieFrom } from '../tie/turned.ts';
 import { compressedThickness, widthAt } from '../tie/width.ts';
 import type { Bundle } from './bundle.ts';
-import { type KnotShape, shapeOf } from './shape.ts';
+import { depthOf, type KnotShape, shapeOf } from './shape.ts';
+import { type Winding, windingOf } from './winding.ts';
 
 /** How the tie hangs before the first move, mm. */
 export interface Hang {
@@ -25,35 +27,64 @@ const widthShare = 0.42;
  * What is not known of the tie is supposed.
  */
 export function takeUp(knot: Knot, tie: KnownOfTie, hang: Hang): { takeUpMm: number; shape: KnotShape } {
-  const bundle = bundleOf(spokesCrossed(knot), supposeTie(tie), hang);
+  const winding = windingOf(knot);
+  const whole = supposeTie(tie);
+  const { loopMm, tailMm, crossingGapMm = 0 } = hang;
+  const standingMm = winding.active === 'blade' ? tailMm : whole.lengthMm - loopMm - tailMm;
+  const bundle = bundleOf(winding, tieFrom(winding.active, whole), { loopMm, standingMm, crossingGapMm });
   return { takeUpMm: bundle.takeUpMm, shape: shapeOf(bundle) };
 }
 
-/** Follows the word move by move. `spokes` are those the knot crosses, first move first. */
-export function bundleOf(spokes: readonly Spoke[], tie: Tie, hang: Hang): Bundle {
-  const narrowSideAt = tie.lengthMm - hang.tailMm - (hang.crossingGapMm ?? 0);
-  const bladeSideAt = narrowSideAt - hang.loopMm;
-  // A start the tie is too short for is still worth a number: how much is missing. It is worked out as if the tail went on.
+/** How the tie hangs, told of the end that stands still, mm. */
+export interface StandingHang {
+  readonly loopMm: number;
+  /** Tip of the standing end below the collar button. */
+  readonly standingMm: number;
+  readonly crossingGapMm: number;
+}
+
+/** Share of its round that a loose turn still encloses once it lies against the others. */
+const airInLoose = 0.35;
+
+/** How far a panel has to rise over a knot, as a share of its depth: a quarter turn less the way straight down. */
+const riseOfPanel = Math.PI / 2 - 1;
+
+/** Follows the word move by move. `tie` is counted from the tip of the end that ties. */
+export function bundleOf(winding: Winding, tie: Tie, { loopMm, standingMm, crossingGapMm }: StandingHang): Bundle {
+  const { spokes, finish, looseFrom, looseMm } = winding;
+  const standingSideAt = tie.lengthMm - standingMm - crossingGapMm;
+  const activeSideAt = standingSideAt - loopMm;
+  // A start the tie is too short for is still worth a number: how much is missing. It is worked out as if the tie went on.
   const thickness = compressedThickness(tie);
   const section = (xMm: number) => widthAt(tie, xMm) * thickness;
-  const narrow = section(Math.min(narrowSideAt, tie.lengthMm - tie.tailMm / 2));
-  const bare = { narrowEnd: narrow, narrowArm: narrow, bladeArm: section(bladeSideAt) };
+  const standing = section(Math.min(standingSideAt, tie.lengthMm - tie.tailMm / 2));
+  const bare = { narrowEnd: standing, narrowArm: standing, bladeArm: section(activeSideAt) };
   const sections = { ...bare };
 
   let used = 0;
   let facadeMm = 0;
-  for (const spoke of spokes) {
-    const x = bladeSideAt - used;
-    const length = halfPerimeter(sections[spoke], aspect[spoke]) + widthShare * widthAt(tie, x);
-    const middle = x - length / 2;
+  for (let i = 0; i < spokes.length; i++) {
+    const spoke = spokes[i] as Spoke;
+    const isLoose = i >= looseFrom;
+    const x = activeSideAt - used;
+    const tight = halfPerimeter(sections[spoke], aspect[spoke]);
+    const length = (isLoose ? Math.max(tight, (Math.PI / 2) * looseMm) : tight) + widthShare * widthAt(tie, x);
+    const width = widthAt(tie, x - length / 2);
     used += length;
-    const width = widthAt(tie, middle);
     sections[spoke] += width * thickness;
+    // A loose turn stands around air as well, as far as it does not lie flat.
+    if (isLoose) sections[spoke] = Math.max(sections[spoke], airInLoose * (Math.PI / 4) * looseMm ** 2);
     if (spoke === 'narrowEnd') facadeMm = width;
   }
-  // The tuck goes down around the narrow end; what it costs is the knot's height, which the hanging blade regains.
-  sections.narrowEnd += section(bladeSideAt - used);
-  return { takeUpMm: used, sections, bare, facadeMm };
+  let panelMm = 0;
+  if (finish === 'open') {
+    used += riseOfPanel * depthOf(sections.narrowEnd);
+    panelMm = widthAt(tie, activeSideAt - used);
+  } else if (finish === 'tuck') {
+    // The tuck goes down around the standing end; what it costs is the knot's height, which the hanging blade regains.
+    sections.narrowEnd += section(activeSideAt - used);
+  }
+  return { takeUpMm: used, finish, sections, bare, facadeMm, panelMm };
 }
 
 /** Half the perimeter of an ellipse of area `area` and given aspect (Ramanujan's first approximation). */

@@ -1,6 +1,7 @@
 import type { FieldAxis, FieldKnot } from '../../core/field/knotField.ts';
+import type { Frame } from '../../core/index.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
-import { knotFace, turnsOverArms } from '../knot/face.ts';
+import { KnotMark } from '../knot/KnotSilhouette.tsx';
 import { inkColour } from '../sheet/ink.ts';
 
 /** Where a knot stands in the field, px. */
@@ -30,6 +31,7 @@ interface FieldProps {
   readonly chosen: string | undefined;
   readonly marked: ReadonlySet<string>;
   readonly colour: string;
+  readonly frame: Frame;
   readonly units: LengthUnit;
   readonly onChoose: (code: string) => void;
   /** Makes an option's id from a knot's code. */
@@ -114,9 +116,8 @@ export function Field(props: FieldProps) {
   );
 }
 
-function Silhouette({ knot, x, y, scale, chosen, marked, colour, units, xAxis, yAxis, onChoose, idOf }: FieldProps & Placed) {
+function Silhouette({ knot, x, y, scale, chosen, marked, colour, frame, units, xAxis, yAxis, onChoose, idOf }: FieldProps & Placed) {
   const { shape, moves, feasible } = knot.plan;
-  const face = knotFace(shape, 'facing', turnsOverArms(moves));
   const isChosen = chosen === knot.code;
   return (
     <g
@@ -131,13 +132,14 @@ function Silhouette({ knot, x, y, scale, chosen, marked, colour, units, xAxis, y
       onClick={() => onChoose(knot.code)}
     >
       <g transform={`translate(0 ${-shape.heightMm / 2})`}>
-        <path
-          d={face.outline}
-          fill={colour}
-          stroke={marked.has(knot.code) ? inkColour.set : 'var(--color-ground)'}
-          strokeWidth={2 / scale}
+        <KnotMark
+          word={moves}
+          shape={shape}
+          frame={frame}
+          colour={colour}
+          edge={marked.has(knot.code) ? inkColour.set : 'var(--color-ground)'}
+          edgeWidth={1.6 / scale}
         />
-        <path d={face.facadeEdge} fill="none" stroke="var(--color-ground)" strokeOpacity={0.85} strokeWidth={1.3 / scale} />
         {isChosen && (
           <rect
             x={-shape.topMm / 2 - 5}

@@ -1,21 +1,31 @@
-import type { KnotShape } from '../../core/index.ts';
+import type { Frame, KnotShape } from '../../core/index.ts';
 import { type Cloth, clothFill } from '../cloth/cloth.ts';
-import type { View } from '../geometry/view.ts';
-import { knotFace, turnsOverArms } from './face.ts';
+import { type DrawnLayer, knotFace } from './face.ts';
 
 interface TiedKnotProps {
   readonly id: string;
   readonly word: string;
   readonly shape: KnotShape;
-  readonly view: View;
+  readonly frame: Frame;
   readonly cloth: Cloth;
   /** How strongly the sheen of the cloth shows, 0 to 1. */
   readonly sheen: number;
 }
 
-/** The face of the knot in its cloth, at the core's own measures. */
-export function TiedKnot({ id, word, shape, view, cloth, sheen }: TiedKnotProps) {
-  const face = knotFace(shape, view, turnsOverArms(word));
+/** How the cloth runs in each layer, and how much shade lies on it: what is nearer is lighter. */
+const looks: Readonly<Record<DrawnLayer['place'], { readonly run: 'down' | 'across' | 'aside'; readonly shade: number }>> = {
+  band: { run: 'across', shade: 0.04 },
+  'left shoulder': { run: 'aside', shade: 0.16 },
+  'right shoulder': { run: 'aside', shade: 0.16 },
+  throat: { run: 'down', shade: 0.22 },
+  panel: { run: 'down', shade: 0 },
+};
+
+/** The face of the knot in its cloth, layer over layer, at the core's own measures. */
+export function TiedKnot({ id, word, shape, frame, cloth, sheen }: TiedKnotProps) {
+  const face = knotFace(word, shape, frame);
+  // A panel runs on into the blade: nothing gathers it, and no edge ends it below.
+  const isPanel = face.layers.at(-1)?.place === 'panel';
   const clip = `${id}-knot-clip`;
   return (
     <g>
@@ -38,20 +48,26 @@ export function TiedKnot({ id, word, shape, view, cloth, sheen }: TiedKnotProps)
       </defs>
       <path d={face.outline} fill={clothFill(id, 'aside')} data-measure="knot-outline" />
       <g clipPath={`url(#${clip})`}>
-        <path d={face.outline} fill="#000" fillOpacity="0.24" />
-        {face.turns.map((turn) => (
-          <g key={turn} fill="none" strokeLinecap="round">
-            <path d={turn} stroke="#000" strokeOpacity="0.45" strokeWidth="1.3" />
-            <path d={turn} stroke="#fff" strokeOpacity="0.16" strokeWidth="0.8" transform="translate(1 1)" />
+        <path d={face.outline} fill="#000" fillOpacity="0.3" />
+        {face.layers.map(({ key, place, strip, edges }) => (
+          <g key={key}>
+            <path d={strip} fill={clothFill(id, looks[place].run)} />
+            <path d={strip} fill="#000" fillOpacity={looks[place].shade} />
+            <path d={edges} fill="none" stroke="#000" strokeOpacity="0.5" strokeWidth="1.2" />
+            <path d={edges} fill="none" stroke="#fff" strokeOpacity="0.22" strokeWidth="0.7" transform="translate(0 1.1)" />
           </g>
         ))}
-        <path d={face.facade} fill={clothFill(id, 'across')} />
-        <path d={face.facadeEdge} fill="none" stroke="#000" strokeOpacity="0.5" strokeWidth="1.2" />
-        <path d={face.facadeEdge} fill="none" stroke="#fff" strokeOpacity="0.25" strokeWidth="0.7" transform="translate(0 1.1)" />
         <path d={face.outline} fill={`url(#${id}-knot-round)`} />
-        <path d={face.outline} fill={`url(#${id}-knot-under)`} />
+        {!isPanel && <path d={face.outline} fill={`url(#${id}-knot-under)`} />}
       </g>
-      <path d={face.outline} fill="none" stroke="#000" strokeOpacity="0.55" strokeWidth="0.7" data-colour={cloth.colours[0]} />
+      <path
+        d={face.outline}
+        fill="none"
+        stroke="#000"
+        strokeOpacity={isPanel ? 0 : 0.55}
+        strokeWidth="0.7"
+        data-colour={cloth.colours[0]}
+      />
     </g>
   );
 }

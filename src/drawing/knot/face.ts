@@ -1,78 +1,59 @@
-import type { KnotShape } from '../../core/index.ts';
-import { curve, type Pt } from '../geometry/path.ts';
-import { type View, wearersLeft } from '../geometry/view.ts';
+import { type Frame, type KnotShape, parseKnot } from '../../core/index.ts';
+import { type Layer, layersOf } from '../../core/tying/face.ts';
+import { type FacePoint, outlineOf } from '../../core/tying/outline.ts';
+import { curve, type Pt, polygon } from '../geometry/path.ts';
+import { wearersLeft } from '../geometry/view.ts';
 
-/** The face of a drawn-up knot as outlines in mm, its top edge at the collar button. */
-export interface KnotFace {
-  readonly outline: string;
-  /** The last band across the front. */
-  readonly facade: string;
-  /** Upper edge of that band, under which the inner turns show. */
-  readonly facadeEdge: string;
-  /** Where the inner turns lie over the arms of the loop, one line a turn. */
-  readonly turns: readonly string[];
-  readonly corners: { readonly topLeft: Pt; readonly topRight: Pt; readonly bottomLeft: Pt; readonly bottomRight: Pt };
+/** A layer of cloth on the face: all of its strip, and the edges that show where it lies over others. */
+export interface DrawnLayer {
+  readonly key: number;
+  readonly place: Layer['place'];
+  readonly strip: string;
+  readonly edges: string;
 }
 
-/** How far the top edge tips for a unit of lean, as a share of the top width. */
-const tipOfLean = 0.55;
-const facadeStarts = 0.2;
-const waist = 0.05;
+/** The face of a drawn-up knot as paths in mm, its top edge at the collar button. */
+export interface KnotFace {
+  readonly outline: string;
+  /** The first laid first. */
+  readonly layers: readonly DrawnLayer[];
+}
 
-/**
- * Draws exactly the core's measures: the top spans the middle and both flanks, the bottom
- * and the height are its own. The larger flank sits higher, which is the lean one sees.
- */
-export function knotFace(shape: KnotShape, view: View, turnsOverArms: number): KnotFace {
-  const { middleMm, bottomMm, heightMm, topMm } = shape;
-  const sign = wearersLeft(view);
-  const [flankOnLeft, flankOnRight] = sign === 1 ? [shape.rightFlankMm, shape.leftFlankMm] : [shape.leftFlankMm, shape.rightFlankMm];
-  const left = -(middleMm / 2 + flankOnLeft);
-  const right = middleMm / 2 + flankOnRight;
-  const tip = (tipOfLean * shape.lean * topMm * Math.sign(flankOnRight - flankOnLeft)) / 2;
-  const topLeft: Pt = [left, tip];
-  const topRight: Pt = [right, -tip];
-  const bottomLeft: Pt = [-bottomMm / 2, heightMm];
-  const bottomRight: Pt = [bottomMm / 2, heightMm];
-  const swell = 0.035 * topMm;
-  const inset = waist * topMm;
+/** How much a band's upper edge bows, and a shoulder's fold, as a share of its length. */
+const bow = 0.07;
 
-  const side = (from: Pt, to: Pt, towards: number): Pt => [(from[0] + to[0]) / 2 + towards * inset, (from[1] + to[1]) / 2];
-  const rightWaist = side(topRight, bottomRight, -0.6);
-  const leftWaist = side(topLeft, bottomLeft, 0.6);
-
-  const outline = curve`M${topLeft[0]} ${topLeft[1]} Q${(left + right) / 2} ${-swell} ${topRight[0]} ${topRight[1]} Q${rightWaist[0]} ${rightWaist[1]} ${bottomRight[0]} ${bottomRight[1]} Q0 ${heightMm + swell} ${bottomLeft[0]} ${bottomLeft[1]} Q${leftWaist[0]} ${leftWaist[1]} ${topLeft[0]} ${topLeft[1]} Z`;
-
-  const at = (from: Pt, to: Pt, share: number): Pt => [from[0] + (to[0] - from[0]) * share, from[1] + (to[1] - from[1]) * share];
-  // The band's upper edge: lower on the side where the smaller flank is.
-  const slant = Math.max(-0.16, Math.min(0.16, shape.lean * 1.2)) * Math.sign(flankOnRight - flankOnLeft);
-  const edgeLeft = at(topLeft, bottomLeft, facadeStarts + slant);
-  const edgeRight = at(topRight, bottomRight, facadeStarts - slant);
-  const edgeMiddle: Pt = [(edgeLeft[0] + edgeRight[0]) / 2, (edgeLeft[1] + edgeRight[1]) / 2 - 0.07 * heightMm];
-  const facadeEdge = curve`M${edgeLeft[0] - 1} ${edgeLeft[1]} Q${edgeMiddle[0]} ${edgeMiddle[1]} ${edgeRight[0] + 1} ${edgeRight[1]}`;
-  const facade = curve`M${edgeLeft[0] - 1} ${edgeLeft[1]} Q${edgeMiddle[0]} ${edgeMiddle[1]} ${edgeRight[0] + 1} ${edgeRight[1]} L${bottomRight[0] + 1} ${heightMm + swell} L${bottomLeft[0] - 1} ${heightMm + swell} Z`;
-
+/** The core's own outline and layers, as they are seen in `frame`: drawn exactly at its measures. */
+export function knotFace(word: string, shape: KnotShape, { view, blade }: Frame): KnotFace {
+  const sign = -wearersLeft(view);
+  const seen = ([x, y]: FacePoint): Pt => [sign * x, y];
   return {
-    outline,
-    facade,
-    facadeEdge,
-    turns: turnLines(topLeft, topRight, edgeMiddle, turnsOverArms),
-    corners: { topLeft, topRight, bottomLeft, bottomRight },
+    outline: polygon(outlineOf(shape).map(seen)),
+    layers: layersOf(parseKnot(word), shape, blade).map((layer) => drawn(layer, seen)),
   };
 }
 
-/** Inner turns lean in from both shoulders toward the middle of the band; the first lies outermost. */
-function turnLines(topLeft: Pt, topRight: Pt, middle: Pt, count: number): string[] {
-  return Array.from({ length: count }, (_, i) => {
-    const fromLeft = i % 2 === 0;
-    const corner = fromLeft ? topLeft : topRight;
-    const inward = (fromLeft ? 1 : -1) * (topRight[0] - topLeft[0]) * (0.16 + 0.13 * Math.floor(i / 2));
-    const startX = corner[0] + inward;
-    return curve`M${startX} ${corner[1] - 2} Q${(startX + middle[0]) / 2} ${middle[1] * 0.35} ${middle[0] + inward * 0.55} ${middle[1] + 3}`;
-  });
-}
-
-/** Turns of the active end that lie over the arms of the loop: the moves through the throat, but for the last. */
-export function turnsOverArms(word: string): number {
-  return Math.max(0, (word.match(/C[io]/g)?.length ?? 0) - 1);
+function drawn({ move, place, from, to, widthMm }: Layer, seen: (point: FacePoint) => Pt): DrawnLayer {
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const across: FacePoint = [(-(to[1] - from[1]) / length) * (widthMm / 2), ((to[0] - from[0]) / length) * (widthMm / 2)];
+  // The edge that lies higher bows up, as a band does that is drawn over a round heap.
+  const up = across[1] > 0 ? -1 : 1;
+  const at = (end: FacePoint, side: number): Pt => seen([end[0] + side * across[0], end[1] + side * across[1]]);
+  const bowed = (side: number): [Pt, Pt, Pt] => {
+    const [a, b] = [at(from, side), at(to, side)];
+    return [a, [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2 - (place === 'band' ? 2 * bow * length : 0)], b];
+  };
+  const [a, middle, b] = bowed(up);
+  const [c, other, d] = bowed(-up);
+  const edge = curve`M${a[0]} ${a[1]} Q${middle[0]} ${middle[1]} ${b[0]} ${b[1]}`;
+  const otherEdge = curve`M${c[0]} ${c[1]} Q${other[0]} ${other[1]} ${d[0]} ${d[1]}`;
+  return {
+    key: move,
+    place,
+    // A band runs on below the knot, so that its lower edge is the knot's own.
+    strip:
+      place === 'band'
+        ? curve`M${a[0]} ${a[1]} Q${middle[0]} ${middle[1]} ${b[0]} ${b[1]} L${d[0]} ${d[1] + length} L${c[0]} ${c[1] + length} Z`
+        : curve`M${a[0]} ${a[1]} Q${middle[0]} ${middle[1]} ${b[0]} ${b[1]} L${d[0]} ${d[1]} Q${other[0]} ${other[1]} ${c[0]} ${c[1]} Z`,
+    edges: place === 'band' ? edge : `${edge} ${otherEdge}`,
+  };
 }

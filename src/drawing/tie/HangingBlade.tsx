@@ -11,10 +11,12 @@ interface HangingBladeProps {
   readonly sheen: number;
   /** How deep a dimple shows, 0 to 1. */
   readonly dimple: number;
+  /** Whether it runs on from a panel over the knot, with no shade under it. */
+  readonly unbroken: boolean;
 }
 
 /** The blade below the knot, with its dimple. */
-export function HangingBlade({ id, tie, shape, tipMm, sheen, dimple }: HangingBladeProps) {
+export function HangingBlade({ id, tie, shape, tipMm, sheen, dimple, unbroken }: HangingBladeProps) {
   const outline = polygon(endBelowKnot(tie, 'blade', shape.bottomMm * 0.96, shape.heightMm - 4, tipMm));
   const { heightMm: top } = shape;
   const depth = 66;
@@ -37,7 +39,7 @@ export function HangingBlade({ id, tie, shape, tipMm, sheen, dimple }: HangingBl
       </defs>
       <path d={outline} fill={clothFill(id, 'down')} />
       <path d={outline} fill={`url(#${id}-blade-round)`} />
-      <path d={outline} fill={`url(#${id}-blade-shade)`} />
+      {!unbroken && <path d={outline} fill={`url(#${id}-blade-shade)`} />}
       <g opacity={dimple}>
         <path
           d={curve`M${-half} ${top} C${-half * 1.6} ${top + depth * 0.3} ${-half * 0.4} ${top + depth * 0.8} 0 ${top + depth} C${half * 0.7} ${top + depth * 0.7} ${half * 0.9} ${top + depth * 0.3} ${half * 0.6} ${top} Z`}

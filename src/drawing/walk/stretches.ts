@@ -18,8 +18,22 @@ export interface WalkLayout {
 
 /** Where each part of the tie ends up in the finished knot. */
 export function walkLayout({ client, shirt, tie }: PlanRequest, plan: KnotPlan): WalkLayout {
-  const tail = plan.start.tailDropMm + client.crossingGapMm;
   const loop = client.neckMm + shirt.collarAllowanceMm;
+  const atButtonMm = plan.start.tailDropMm;
+  if (plan.start.sets === 'blade') {
+    const hang = tie.lengthMm - plan.start.bladeDropMm - client.crossingGapMm;
+    const rest = hang - loop - plan.takeUpMm;
+    return {
+      stretches: [
+        { code: 'tail', label: 'under the collar', fromMm: 0, toMm: rest },
+        { code: 'take-up', label: 'taken up by the knot', fromMm: rest, toMm: hang - loop },
+        { code: 'around', label: 'around the neck', fromMm: hang - loop, toMm: hang },
+        { code: 'hang', label: 'hangs', fromMm: hang, toMm: tie.lengthMm },
+      ],
+      atButtonMm,
+    };
+  }
+  const tail = atButtonMm + client.crossingGapMm;
   const knotFrom = tail + loop;
   const knotTo = knotFrom + plan.takeUpMm;
   return {
@@ -29,6 +43,6 @@ export function walkLayout({ client, shirt, tie }: PlanRequest, plan: KnotPlan):
       { code: 'take-up', label: 'taken up by the knot', fromMm: knotFrom, toMm: knotTo },
       { code: 'hang', label: 'hangs', fromMm: knotTo, toMm: tie.lengthMm },
     ],
-    atButtonMm: plan.start.tailDropMm,
+    atButtonMm,
   };
 }

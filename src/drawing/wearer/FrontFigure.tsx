@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import { landmarksOf } from '../../core/body/landmarks.ts';
+import { endToSet } from '../../core/plan/setting.ts';
 import { formatFigure, formatLength } from '../../core/units/length.ts';
 import { collarLeaves } from '../collar/leaves.ts';
 import { viewLabels } from '../geometry/view.ts';
@@ -80,21 +81,24 @@ function Tip({ request, plan }: Omit<WearerProps, 'bottomMm'>) {
   );
 }
 
-/** Both ends hung: the narrow one with its line, since that is the one to set. */
+/** Both ends hung: the one to set with its line. */
 function Ends({ request, plan, view }: Omit<WearerProps, 'bottomMm'>) {
   const mmPerPx = useMmPerPx();
   const { client, shirt, units } = request;
   const { tailDropMm, bladeDropMm } = plan.start;
+  const toSet = endToSet(plan.start);
   const x = bladeSideX(client.blade, view, collarLeaves(shirt, client.neckMm).neckHalfMm);
-  const lineX = -x - Math.sign(x) * 44;
+  const setX = toSet.name === 'blade' ? x : -x;
+  const lineX = setX + Math.sign(setX) * 44;
+  const otherMm = toSet.name === 'blade' ? tailDropMm : bladeDropMm;
   return (
     <g>
-      <Dimension from={[lineX, 0]} to={[lineX, tailDropMm]} ink="follows" />
-      <Note x={-x} y={tailDropMm + 19 * mmPerPx} ink="follows" anchor="middle" size={19} figure>
-        {formatFigure(tailDropMm, units)}
+      <Dimension from={[lineX, 0]} to={[lineX, toSet.dropMm]} ink="follows" />
+      <Note x={setX} y={toSet.dropMm + 19 * mmPerPx} ink="follows" anchor="middle" size={19} figure>
+        {formatFigure(toSet.dropMm, units)}
       </Note>
-      <Note x={x} y={bladeDropMm + 16 * mmPerPx} ink="follows" anchor="middle" size={14} figure>
-        {formatFigure(bladeDropMm, units)}
+      <Note x={-setX} y={otherMm + 16 * mmPerPx} ink="follows" anchor="middle" size={14} figure>
+        {formatFigure(otherMm, units)}
       </Note>
     </g>
   );

@@ -55,6 +55,7 @@ function Tied({ id, request, plan, view, cloth, neckHalfMm }: WearerProps & { re
   const sheen = tie.fabric === 'satin' ? 1 : tie.fabric === 'wool' || tie.fabric === 'knit' ? 0 : 0.45;
   const dimple = patterns[tie.pattern].quiet ? fabrics[tie.fabric].dimple : fabrics[tie.fabric].dimple * 0.5;
   const { bottomMm, heightMm } = plan.shape;
+  const isPanel = plan.properties.finish === 'open';
   return (
     <g>
       <CollarBand id={id} request={request} plan={plan} view={view} neckHalfMm={neckHalfMm} />
@@ -67,8 +68,16 @@ function Tied({ id, request, plan, view, cloth, neckHalfMm }: WearerProps & { re
           strokeWidth="0.7"
         />
       )}
-      <HangingBlade id={id} tie={tie} shape={plan.shape} tipMm={plan.tip.dropMm} sheen={sheen} dimple={dimple} />
-      <TiedKnot id={id} word={plan.moves} shape={plan.shape} view={view} cloth={cloth} sheen={sheen} />
+      <HangingBlade
+        id={id}
+        tie={tie}
+        shape={plan.shape}
+        tipMm={plan.tip.dropMm}
+        sheen={sheen}
+        dimple={isPanel ? 0 : dimple}
+        unbroken={isPanel}
+      />
+      <TiedKnot id={id} word={plan.moves} shape={plan.shape} frame={{ view, blade: request.client.blade }} cloth={cloth} sheen={sheen} />
     </g>
   );
 }

@@ -84,7 +84,8 @@ export function BenchTable({ initial, wardrobe: first, outage, opened }: BenchTa
     const next = knots[at + by];
     if (next) choose(next.moves);
   };
-  const setWhich = (which: 'named' | 'all') => form.setValue('question.taste', { ...values.question.taste, knots: which });
+  const { taste } = values.question;
+  const setTaste = (changed: Partial<typeof taste>) => form.setValue('question.taste', { ...taste, ...changed });
   const save = () => {
     if (worked && chosen && !hindrance && saving.state.kind !== 'saved') saving.save(values, worked, chosen.moves);
   };
@@ -95,7 +96,7 @@ export function BenchTable({ initial, wardrobe: first, outage, opened }: BenchTa
       redo: () => history.redo?.(),
       nextKnot: () => step(1),
       previousKnot: () => step(-1),
-      allKnots: () => setWhich(values.question.taste.knots === 'all' ? 'named' : 'all'),
+      allKnots: () => setTaste({ knots: taste.knots === 'all' ? 'named' : 'all' }),
       stage: () => setStage(stage === 'tied' ? 'hung' : 'tied'),
       view: () => setView(view === 'facing' ? 'own' : 'facing'),
       units: () => setUnits(units === 'cm' ? 'in' : 'cm'),
@@ -206,13 +207,12 @@ export function BenchTable({ initial, wardrobe: first, outage, opened }: BenchTa
             <KnotRanking
               knots={knots}
               chosen={chosen}
-              which={values.question.taste.knots}
-              view={view}
+              taste={taste}
               frame={frame}
               units={units}
               colour={values.cloth.tie[0] ?? '#888888'}
               onChoose={choose}
-              onWhich={setWhich}
+              onTaste={setTaste}
             />
           </main>
         </div>

@@ -1,4 +1,5 @@
 import type { Advice, KnotPlan } from '../../core/index.ts';
+import { useKnotTitle } from '../records/useKnotTitles.ts';
 
 interface KnotCaptionProps {
   readonly knot: KnotPlan;
@@ -13,7 +14,7 @@ export function KnotCaption({ knot, advice, isFirstPick, onFirstPick }: KnotCapt
     <div className="pt-1">
       <p className="flex flex-wrap items-baseline gap-x-3">
         <span className="text-2xl font-semibold" data-testid="chosen-knot">
-          {knot.names[0] ?? `${knot.properties.moves}-move knot`}
+          {useKnotTitle()(knot)}
         </span>
         <span className="text-soft">
           {isFirstPick ? 'first pick' : `${ordinal(knot.rank)} pick`}, {knot.properties.moves} moves

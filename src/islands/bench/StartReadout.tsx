@@ -1,4 +1,5 @@
 import type { KnotPlan, NearLandmark } from '../../core/index.ts';
+import { endToSet } from '../../core/plan/setting.ts';
 import { formatFigure, formatLength, type LengthUnit, unitLabel } from '../../core/units/length.ts';
 
 interface StartReadoutProps {
@@ -7,9 +8,10 @@ interface StartReadoutProps {
   readonly stale: boolean;
 }
 
-/** Where the narrow tip hangs before the first move, large enough to read from where the client stands. */
+/** Where the end that is set hangs before the first move, large enough to read from where the client stands. */
 export function StartReadout({ knot, units, stale }: StartReadoutProps) {
   const { start, properties, tip } = knot;
+  const toSet = endToSet(start);
   const nearest = [start.landmarks.find(({ kind }) => kind === 'button'), start.landmarks.find(({ kind }) => kind === 'body')].filter(
     (each) => each !== undefined,
   );
@@ -24,11 +26,11 @@ export function StartReadout({ knot, units, stale }: StartReadoutProps) {
   }
   return (
     <section aria-label="Start" aria-live="polite" className={stale ? 'opacity-50' : ''}>
-      <h2 className="text-lg leading-tight font-medium">Hang the narrow tip</h2>
+      <h2 className="text-lg leading-tight font-medium">Hang the {toSet.name}</h2>
       <div className="flex items-center gap-4">
         <p className="shrink-0 text-follows">
           <span className="figures-alone flex items-baseline gap-1.5 text-start" data-testid="start">
-            {formatFigure(start.tailDropMm, units)} <span className="text-2xl">{unitLabel(units)}</span>
+            {formatFigure(toSet.dropMm, units)} <span className="text-2xl">{unitLabel(units)}</span>
           </span>
           <span className="block pt-1 text-[0.95rem] leading-snug text-ink">below the collar button</span>
         </p>
@@ -37,7 +39,8 @@ export function StartReadout({ knot, units, stale }: StartReadoutProps) {
             <li key={landmark.name}>{beside(landmark, units)}</li>
           ))}
           <li>
-            blade tip {formatLength(Math.abs(start.differenceMm), units)} {start.differenceMm >= 0 ? 'lower' : 'higher'}
+            {toSet.name === 'blade' ? 'narrow tip' : 'blade tip'} {formatLength(Math.abs(start.differenceMm), units)}{' '}
+            {start.differenceMm >= 0 === (toSet.name === 'narrow tip') ? 'lower' : 'higher'}
           </li>
         </ul>
       </div>

@@ -2,7 +2,6 @@ import type { ClothColours, Fitting } from '../../contract/fitting.ts';
 import { type KnownClient, planClient, planShirt } from '../../contract/records/asWorn.ts';
 import type { ClientRecord, JacketRecord, OutfitRecord, ShirtRecord, TieRecord, Wardrobe } from '../../contract/records/records.ts';
 import { completeRequest, type PlanRequest, requestDefaults, supposeTie } from '../../core/index.ts';
-import { namedWord } from '../../core/knot/names.ts';
 import { type AimCode, aimCodes, aimOn } from '../../core/plan/aims.ts';
 import type { Entry } from '../controls/MeasureField.tsx';
 
@@ -114,7 +113,7 @@ function sameAim(a: PlanRequest['aim'], b: PlanRequest['aim']): boolean {
 export function withClient(values: BenchValues, client: ClientRecord, { outfits, shirts, jackets, ties }: Wardrobe): BenchValues {
   const own = <T extends { readonly clientId: string | null }>(all: readonly T[]) => all.find(({ clientId }) => clientId === client.id);
   const { symmetry, release, neckBand, practice, ownKnot } = client;
-  const knots = ownKnot && !namedWord(ownKnot) ? 'all' : values.question.taste.knots;
+  const also = ownKnot ? [ownKnot] : [];
   let next: BenchValues = {
     ...values,
     client: { id: client.id, label: client.name },
@@ -122,7 +121,7 @@ export function withClient(values: BenchValues, client: ClientRecord, { outfits,
     question: {
       ...values.question,
       client: clientEntries(planClient(client)),
-      taste: { ...values.question.taste, symmetry, release, neckBand, practice, knots },
+      taste: { ...values.question.taste, symmetry, release, neckBand, practice, also },
     },
     knot: ownKnot,
     note: '',

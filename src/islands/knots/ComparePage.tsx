@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { differencesInWords } from '../../core/field/compare.ts';
 import { type FieldAxis, type FieldAxisCode, fieldAxes } from '../../core/field/knotField.ts';
+import { formatKnot } from '../../core/index.ts';
+import { knotOfCode } from '../../core/knot/code.ts';
 import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
 import { drawnOn } from './drawnOn.ts';
 import { type AtHand, WithBench } from './WithBench.tsx';
@@ -8,7 +10,17 @@ import { type AtHand, WithBench } from './WithBench.tsx';
 /** Two to four knots side by side: the same tie, the same collar, the differences in words. */
 export default function ComparePage() {
   const [codes] = useState(() => (new URLSearchParams(location.search).get('of') ?? '').split(',').filter(Boolean));
-  return <WithBench>{(atHand) => <SideBySide {...atHand} codes={codes} />}</WithBench>;
+  return (
+    <WithBench lay={{ manner: 'any', also: codes.flatMap((code) => wordOf(code)) }}>
+      {(atHand) => <SideBySide {...atHand} codes={codes} />}
+    </WithBench>
+  );
+}
+
+/** The word of a code, so that knots of any length can stand beside each other. */
+function wordOf(code: string): string[] {
+  const knot = knotOfCode(code);
+  return knot ? [formatKnot(knot)] : [];
 }
 
 const rows: readonly FieldAxisCode[] = ['size', 'height', 'lean', 'takeUp', 'fill', 'moves', 'chance'];

@@ -4,6 +4,7 @@ import { type D3ZoomEvent, type ZoomTransform, zoom, zoomIdentity } from 'd3-zoo
 import { type KeyboardEvent, useEffect, useId, useMemo, useRef, useState } from 'react';
 import { type FieldAxis, type FieldAxisCode, type FieldKnot, fieldAxes } from '../../core/field/knotField.ts';
 import type { Zone } from '../../core/field/zone.ts';
+import type { Frame } from '../../core/index.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { Field, fieldLeft, type Placed } from '../../drawing/field/Field.tsx';
 
@@ -14,6 +15,7 @@ interface FieldMapProps {
   readonly chosen: string | undefined;
   readonly marked: readonly string[];
   readonly colour: string;
+  readonly frame: Frame;
   readonly units: LengthUnit;
   readonly onChoose: (code: string) => void;
   readonly onOpen: (code: string) => void;
@@ -36,7 +38,7 @@ const mostZoom = 12;
 const knotScale = 0.62;
 
 /** The field as a map: zoomed by wheel, drag or keys, walked by the arrow keys. */
-export function FieldMap({ knots, axes, zone, chosen, marked, colour, units, onChoose, onOpen }: FieldMapProps) {
+export function FieldMap({ knots, axes, zone, chosen, marked, colour, frame, units, onChoose, onOpen }: FieldMapProps) {
   const svg = useRef<SVGSVGElement>(null);
   const [transform, setTransform] = useState<ZoomTransform>(zoomIdentity);
   const id = useId();
@@ -116,6 +118,7 @@ export function FieldMap({ knots, axes, zone, chosen, marked, colour, units, onC
             chosen={chosen}
             marked={new Set(marked)}
             colour={colour}
+            frame={frame}
             units={units}
             onChoose={onChoose}
             idOf={idOf}

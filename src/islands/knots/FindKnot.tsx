@@ -1,21 +1,24 @@
 import { useState } from 'react';
+import type { ClientRecord } from '../../contract/records/records.ts';
 import type { FieldKnot } from '../../core/field/knotField.ts';
 import { type Frame, formatKnot, type Knot } from '../../core/index.ts';
 import { knotTitle } from '../../core/knot/code.ts';
 import { type Found, findKnot, framesThatRead } from '../../core/knot/find.ts';
 import { nearestKnots } from '../../core/knot/nearest.ts';
 import { parseKnot, regionsIn } from '../../core/knot/parse.ts';
+import { useMeaning } from './useMeaning.ts';
 
 interface FindKnotProps {
   readonly frame: Frame;
   readonly knots: readonly FieldKnot[];
+  /** Whose meaning of a shared name is remembered; the studio's own where nobody is on the bench. */
+  readonly client: ClientRecord | null;
   readonly onFind: (word: string) => void;
 }
 
-const meantKey = (name: string) => `ropewalk.meant.${name.toLowerCase()}`;
-
 /** Finds a knot by its name, its word, told as moves or as manoeuvres, or its code; asks where a name has several. */
-export function FindKnot({ frame, knots, onFind }: FindKnotProps) {
+export function FindKnot({ frame, knots, client, onFind }: FindKnotProps) {
+  const meaning = useMeaning(client);
   const [text, setText] = useState('');
   const found = calledByStudio(text, knots) ?? findKnot(text, frame);
   const take = (knot: Knot) => onFind(formatKnot(knot));
@@ -23,7 +26,7 @@ export function FindKnot({ frame, knots, onFind }: FindKnotProps) {
     if (found.kind === 'one') take(found.knot);
     else if (found.kind === 'names' && found.entries[0]) onFind(found.entries[0].word);
     else if (found.kind === 'several') {
-      const meant = localStorage.getItem(meantKey(found.name));
+      const meant = meaning.of(found.name);
       if (meant) onFind(meant);
     }
   };
@@ -47,17 +50,18 @@ export function FindKnot({ frame, knots, onFind }: FindKnotProps) {
         />
       </label>
       <div role="status" className="text-note">
-        {found.kind === 'one' && <Choice knot={found.knot} knots={knots} onTake={take} />}
-        {found.kind === 'names' && <Choices of={found.entries.map(({ word }) => parseKnot(word))} knots={knots} onTake={take} />}
+        {found.kind === 'one' && <Choice knot={found.knot} onTake={take} />}
+        {found.kind === 'names' && <Choices of={found.entries.map(({ word }) => parseKnot(word))} onTake={take} />}
         {found.kind === 'several' && (
           <>
-            <p className="text-soft">Several pass under this name. Which is meant? The answer is remembered here.</p>
+            <p className="text-soft">
+              Several pass under this name. Which is meant? The answer is remembered for {client ? client.name : 'this device'}.
+            </p>
             <Choices
               of={found.knots}
-              knots={knots}
-              meant={localStorage.getItem(meantKey(found.name)) ?? undefined}
+              meant={meaning.of(found.name)}
               onTake={(knot) => {
-                localStorage.setItem(meantKey(found.name), formatKnot(knot));
+                meaning.remember(found.name, formatKnot(knot));
                 take(knot);
               }}
             />
@@ -68,7 +72,7 @@ export function FindKnot({ frame, knots, onFind }: FindKnotProps) {
             <p className="text-outside">{found.error.message}</p>
             {framesThatRead(text).length > 0 && <p className="text-soft">In another view it is a knot.</p>}
             <p className="text-soft">Nearest to it:</p>
-            <Choices of={nearestKnots(regionsIn(text, frame) ?? [])} knots={knots} onTake={take} />
+            <Choices of={nearestTo(text, frame)} onTake={take} />
           </>
         )}
         {found.kind === 'nothing' && text.trim() !== '' && (
@@ -77,6 +81,11 @@ export function FindKnot({ frame, knots, onFind }: FindKnotProps) {
       </div>
     </form>
   );
+}
+
+function nearestTo(text: string, frame: Frame): Knot[] {
+  const read = regionsIn(text, frame);
+  return read ? nearestKnots(read.regions, read.manner) : [];
 }
 
 /** The studio's own names come before any other. */
@@ -88,17 +97,16 @@ function calledByStudio(text: string, knots: readonly FieldKnot[]): Found | unde
 
 interface ChoicesProps {
   readonly of: readonly Knot[];
-  readonly knots: readonly FieldKnot[];
   readonly meant?: string | undefined;
   readonly onTake: (knot: Knot) => void;
 }
 
-function Choices({ of, knots, meant, onTake }: ChoicesProps) {
+function Choices({ of, meant, onTake }: ChoicesProps) {
   return (
     <ul className="flex flex-wrap gap-x-4">
       {of.map((knot) => (
         <li key={formatKnot(knot)}>
-          <Choice knot={knot} knots={knots} onTake={onTake} isMeant={formatKnot(knot) === meant} />
+          <Choice knot={knot} onTake={onTake} isMeant={formatKnot(knot) === meant} />
         </li>
       ))}
     </ul>
@@ -107,19 +115,16 @@ function Choices({ of, knots, meant, onTake }: ChoicesProps) {
 
 interface ChoiceProps {
   readonly knot: Knot;
-  readonly knots: readonly FieldKnot[];
   readonly isMeant?: boolean;
   readonly onTake: (knot: Knot) => void;
 }
 
-function Choice({ knot, knots, isMeant = false, onTake }: ChoiceProps) {
+function Choice({ knot, isMeant = false, onTake }: ChoiceProps) {
   const word = formatKnot(knot);
-  const inField = knots.some(({ plan }) => plan.moves === word);
   return (
     <button type="button" className="min-h-7 cursor-pointer text-left text-set underline" onClick={() => onTake(knot)}>
       {knotTitle(knot)} <span className="figures text-soft">{word}</span>
       {isMeant && ' (meant last time)'}
-      {!inField && ' (more moves than are shown)'}
     </button>
   );
 }

@@ -1,6 +1,9 @@
 import { useMemo, useState } from 'react';
 import { type FieldAxisCode, type FieldKnot, fieldAxes } from '../../core/field/knotField.ts';
 import { zoneFor } from '../../core/field/zone.ts';
+import { knotCode } from '../../core/knot/code.ts';
+import { mannerCodes, mannerOf, manners } from '../../core/knot/manners.ts';
+import { parseKnot } from '../../core/knot/parse.ts';
 import { Switch } from '../controls/Switch.tsx';
 import { usePlainKeys, useShortcuts } from '../controls/shortcuts.ts';
 import { FieldList } from './FieldList.tsx';
@@ -8,12 +11,20 @@ import { FieldMap } from './FieldMap.tsx';
 import { FindKnot } from './FindKnot.tsx';
 import { filterLabels, noFilters, passes } from './filters.ts';
 import { KnotInHand } from './KnotInHand.tsx';
+import type { Laying } from './useFieldAtHand.ts';
 import { type AtHand, WithBench } from './WithBench.tsx';
 
 /** Every knot there is, for this tie on this collar. */
 export default function KnotField() {
-  return <WithBench>{(atHand) => <Laid {...atHand} />}</WithBench>;
+  const [lay, setLay] = useState<Laying>({});
+  return <WithBench lay={lay}>{(atHand) => <Laid {...atHand} onLay={setLay} />}</WithBench>;
 }
+
+interface LaidProps extends AtHand {
+  readonly onLay: (lay: Laying) => void;
+}
+
+const families = [...mannerCodes.map((key) => ({ key, label: manners[key].label })), { key: 'any', label: 'all' }] as const;
 
 const forms = [
   { key: 'field', label: 'field' },
@@ -21,10 +32,10 @@ const forms = [
 ] as const;
 
 const axisCodes = Object.keys(fieldAxes) as FieldAxisCode[];
-const fewest = 3;
+const fewest = 2;
 const most = 9;
 
-function Laid({ request, knots, values, units, onTake }: AtHand) {
+function Laid({ request, knots, client, values, units, onTake, onLay }: LaidProps) {
   const [axes, setAxes] = useState<{ readonly x: FieldAxisCode; readonly y: FieldAxisCode }>({ x: 'size', y: 'lean' });
   const [filters, setFilters] = useState(noFilters);
   const [form, setForm] = useState<'field' | 'list'>('field');
@@ -32,7 +43,7 @@ function Laid({ request, knots, values, units, onTake }: AtHand) {
   const [tray, setTray] = useState<readonly string[]>([]);
   const [plainKeys] = usePlainKeys();
   useShortcuts({ find: () => document.getElementById('find')?.focus() }, plainKeys);
-  const shown = useMemo(() => knots.filter((knot) => passes(knot, filters)), [knots, filters]);
+  const shown = useMemo(() => knots.filter((knot) => passes(knot, filters) || knot.code === code), [knots, filters, code]);
   const zone = useMemo(() => zoneFor(request.shirt, knots), [request.shirt, knots]);
   const chosen = knots.find((knot) => knot.code === code) ?? atFirst(shown, values.knot);
   const colour = values.cloth.tie[0] ?? '#5a626b';
@@ -43,9 +54,21 @@ function Laid({ request, knots, values, units, onTake }: AtHand) {
           <FindKnot
             frame={{ view: 'own', blade: request.client.blade }}
             knots={knots}
+            client={client}
             onFind={(word) => {
+              const knot = parseKnot(word);
+              onLay({ manner: mannerOf(knot), also: [word] });
               setFilters(noFilters);
-              setCode(knots.find(({ plan }) => plan.moves === word)?.code);
+              setCode(knotCode(knot));
+            }}
+          />
+          <Switch
+            label="Family"
+            value={request.taste.manner}
+            choices={families}
+            onChange={(manner) => {
+              onLay({ manner, also: [] });
+              setCode(undefined);
             }}
           />
           <Switch label="Form" value={form} choices={forms} onChange={setForm} />
@@ -86,6 +109,7 @@ function Laid({ request, knots, values, units, onTake }: AtHand) {
               chosen={chosen?.code}
               marked={tray}
               colour={colour}
+              frame={{ view: 'facing', blade: request.client.blade }}
               units={units}
               onChoose={setCode}
               onOpen={(which) => location.assign(`/knots/${which}`)}

@@ -2,6 +2,7 @@ import type { FieldKnot } from '../../core/field/knotField.ts';
 import { stepsFrom } from '../../core/field/steps.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import { hardshipsOf } from '../../core/knot/difficulty.ts';
+import { endToSet } from '../../core/plan/setting.ts';
 import { formatLength, type LengthUnit } from '../../core/units/length.ts';
 import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
 import type { BenchValues } from '../bench/values.ts';
@@ -25,6 +26,7 @@ const mostCompared = 4;
 /** The knot that is looked at: on this collar, with one step to its neighbours. */
 export function KnotInHand({ knot, knots, request, values, units, tray, onTray, onChoose, onTake }: KnotInHandProps) {
   const { plan, title, difficulty } = knot;
+  const toSet = endToSet(plan.start);
   const inTray = tray.includes(knot.code);
   return (
     <section aria-label="The knot looked at">
@@ -37,7 +39,7 @@ export function KnotInHand({ knot, knots, request, values, units, tray, onTray, 
       <CollarCloseUp {...drawnOn(request, values)} id="in-hand" plan={plan} className="h-52 w-full" />
       <p className={plan.feasible ? 'text-follows' : 'text-outside'}>
         {plan.feasible
-          ? `Narrow tip at ${formatLength(plan.start.tailDropMm, units)}; takes up ${formatLength(plan.takeUpMm, units)}.`
+          ? `${toSet.name === 'blade' ? 'Blade’s tip' : 'Narrow tip'} at ${formatLength(toSet.dropMm, units)}; takes up ${formatLength(plan.takeUpMm, units)}.`
           : plan.reasons.find(({ code }) => code === 'narrow-end')?.text}
       </p>
       <p className="text-note text-soft">

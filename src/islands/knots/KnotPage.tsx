@@ -1,10 +1,15 @@
+import { useState } from 'react';
 import type { FieldKnot } from '../../core/field/knotField.ts';
-import { type Frame, formatKnot, frames, type PlanRequest } from '../../core/index.ts';
+import { type Frame, formatKnot, frames, type KnotShape, type PlanRequest } from '../../core/index.ts';
+import { knotOfCode } from '../../core/knot/code.ts';
 import { hardshipsOf } from '../../core/knot/difficulty.ts';
+import { mannerOf, manners } from '../../core/knot/manners.ts';
 import { parseKnot } from '../../core/knot/parse.ts';
 import type { KnotProperties } from '../../core/knot/properties.ts';
 import { sayKnot } from '../../core/knot/say.ts';
-import { formatLength } from '../../core/units/length.ts';
+import { endToSet } from '../../core/plan/setting.ts';
+import { type LayerPlace, shownLayers } from '../../core/tying/face.ts';
+import { formatLength, type LengthUnit } from '../../core/units/length.ts';
 import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
 import { ReasonList } from '../controls/ReasonList.tsx';
 import { drawnOn } from './drawnOn.ts';
@@ -13,11 +18,12 @@ import { type AtHand, WithBench } from './WithBench.tsx';
 
 /** All there is to know of one knot, for this tie on this collar. */
 export default function KnotPage({ code }: { readonly code: string }) {
+  const [knotOf] = useState(() => knotOfCode(code));
   return (
-    <WithBench>
+    <WithBench lay={knotOf ? { manner: mannerOf(knotOf), also: [formatKnot(knotOf)] } : {}}>
       {(atHand) => {
         const knot = atHand.knots.find((each) => each.code === code);
-        return knot ? <About {...atHand} knot={knot} /> : <p className="py-6 text-xl">There is no knot {code} of nine moves or fewer.</p>;
+        return knot ? <About {...atHand} knot={knot} /> : <p className="py-6 text-xl">There is no knot {code}.</p>;
       }}
     </WithBench>
   );
@@ -26,6 +32,7 @@ export default function KnotPage({ code }: { readonly code: string }) {
 function About({ knot, knots, request, values, units, onTake }: AtHand & { readonly knot: FieldKnot }) {
   const { plan, title } = knot;
   const others = plan.names.slice(1);
+  const toSet = endToSet(plan.start);
   return (
     <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_27rem]">
       <div>
@@ -49,9 +56,13 @@ function About({ knot, knots, request, values, units, onTake }: AtHand & { reado
           <div>
             <h2 className="border-b-2 border-ink font-medium">With this tie, on this collar</h2>
             <p className={`figures text-3xl ${plan.feasible ? 'text-follows' : 'text-outside'}`}>
-              {plan.feasible ? formatLength(plan.start.tailDropMm, units) : 'cannot be worn'}
+              {plan.feasible ? formatLength(toSet.dropMm, units) : 'cannot be worn'}
             </p>
-            {plan.feasible && <p className="text-note text-soft">narrow tip below the collar button, before the first move</p>}
+            {plan.feasible && (
+              <p className="text-note text-soft">
+                {toSet.name === 'blade' ? 'the blade’s tip' : 'narrow tip'} below the collar button, before the first move
+              </p>
+            )}
             <ReasonList reasons={plan.reasons} />
           </div>
         </div>
@@ -62,7 +73,7 @@ function About({ knot, knots, request, values, units, onTake }: AtHand & { reado
         <h2 className="border-b-2 border-ink font-medium">Its word in each view</h2>
         <Words word={plan.moves} />
         <h2 className="border-b-2 border-ink pt-4 font-medium">What it is like</h2>
-        <Properties of={plan.properties} />
+        <Properties knot={knot} request={request} units={units} />
         <h2 className="border-b-2 border-ink pt-4 font-medium">Its neighbours</h2>
         <Neighbours knot={knot} knots={knots} onChoose={(code) => location.assign(`/knots/${code}`)} />
         <p className="pt-3">
@@ -77,6 +88,7 @@ function About({ knot, knots, request, values, units, onTake }: AtHand & { reado
 
 function Told({ request, word }: { readonly request: PlanRequest; readonly word: string }) {
   const frame: Frame = { view: 'own', blade: request.client.blade };
+  const { active } = parseKnot(word);
   return (
     <>
       <ol className="columns-1 gap-8 pt-1 text-lg sm:columns-2">
@@ -89,7 +101,8 @@ function Told({ request, word }: { readonly request: PlanRequest; readonly word:
         ))}
       </ol>
       <p className="pt-1 text-note text-soft">
-        Left and right as he sees them in his mirror; the blade starts on his {request.client.blade}.
+        Left and right as he sees them in his mirror; the {active === 'narrow' ? 'narrow end' : 'blade'} starts on his{' '}
+        {request.client.blade}.
       </p>
     </>
   );
@@ -113,9 +126,17 @@ function Words({ word }: { readonly word: string }) {
   );
 }
 
-function Properties({ of: properties }: { readonly of: KnotProperties }) {
-  const { symmetry, balance, selfReleasing, startSeam, centres } = properties;
+interface PropertiesProps {
+  readonly knot: FieldKnot;
+  readonly request: PlanRequest;
+  readonly units: LengthUnit;
+}
+
+function Properties({ knot: { plan }, request, units }: PropertiesProps) {
+  const { properties, shape } = plan;
+  const { symmetry, balance, startSeam, centres } = properties;
   const says = [
+    manners[properties.manner].says,
     `${properties.moves} moves, ${centres} of them through the throat.`,
     symmetry <= 1
       ? 'As many turns to the left as to the right, to one: it hangs even.'
@@ -124,9 +145,9 @@ function Properties({ of: properties }: { readonly of: KnotProperties }) {
       ? 'The hand goes round in one sense throughout.'
       : `The hand turns back ${balance === 1 ? 'once' : `${balance} times`} on its way.`,
     startSeam === 'in' ? 'Starts with the seam inward, as a tie is laid on.' : 'Starts inside out: lay it on with the seam showing.',
-    selfReleasing
-      ? 'Falls open when the narrow end is drawn out: what is left of the tie runs straight.'
-      : 'Does not fall open: when the narrow end is drawn out, an overhand knot is left in the blade, and jams if that is pulled. Undo it by its moves.',
+    undoing(properties),
+    `${formatLength(shape.depthMm, units)} deep from the shirt; needs a tie of about ${formatLength(plan.lengthNeededMm, units)} or longer. ${gripWords(plan.gripNeeded)}`,
+    faceInWords(plan.moves, shape, request.client.blade),
   ];
   return (
     <ul className="space-y-1 pt-1">
@@ -143,3 +164,33 @@ function Properties({ of: properties }: { readonly of: KnotProperties }) {
     </ul>
   );
 }
+
+function undoing({ active, selfReleasing }: KnotProperties): string {
+  if (active === 'narrow') return 'Undo it by its moves: the blade stood still, and drawing that out drags it through the whole knot.';
+  return selfReleasing
+    ? 'Falls open when the narrow end is drawn out: what is left of the tie runs straight, and the blade draws out of it.'
+    : 'Does not fall open: when the narrow end is drawn out, an overhand knot is left in the blade, and jams when the blade is drawn. Undo it by its moves.';
+}
+
+function gripWords(needed: number): string {
+  if (needed < 0.3) return 'It holds in any cloth.';
+  return needed < 0.6 ? 'It wants a cloth with some grip.' : 'It wants a cloth with texture: smooth ones slip.';
+}
+
+/** Which layers show on the face, in words. */
+function faceInWords(word: string, shape: KnotShape, blade: Frame['blade']): string {
+  const seen = shownLayers(parseKnot(word), shape, blade).filter(({ share }) => share >= 0.02);
+  const parts = seen.map(
+    ({ place, move, share }) =>
+      `${layerNames[place]} ${place === 'throat' || place === 'panel' ? '' : `of move ${move} `}(${Math.round(share * 100)} %)`,
+  );
+  return `On its face shows ${parts.join(', ')}.`;
+}
+
+const layerNames: Readonly<Record<LayerPlace, string>> = {
+  band: 'the band',
+  'left shoulder': 'his left shoulder’s turn',
+  'right shoulder': 'his right shoulder’s turn',
+  throat: 'the end on its way to the tuck',
+  panel: 'the panel',
+};

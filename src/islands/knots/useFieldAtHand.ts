@@ -1,6 +1,5 @@
 import { useMemo } from 'react';
 import { checkPlanQuestion } from '../../contract/planQuestion.ts';
-import type { NamingRecord } from '../../contract/records/records.ts';
 import { type FieldKnot, knotField } from '../../core/field/knotField.ts';
 import { completeRequest, type PlanQuestion, type PlanRequest } from '../../core/index.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
@@ -12,18 +11,21 @@ export interface FieldAtHand {
   readonly knots: readonly FieldKnot[];
 }
 
+/** Which knots are laid out: a family, and words besides. */
+export type Laying = Partial<Pick<PlanRequest['taste'], 'manner' | 'also'>>;
+
 /** Every knot with the tie and the client that stand on the bench, called as the studio calls it; `undefined` while a measure is at fault. */
 export function useFieldAtHand(
   values: BenchValues,
   units: LengthUnit,
-  namings: readonly NamingRecord[] | undefined,
+  called: ReadonlyMap<string, string>,
+  lay: Laying,
 ): FieldAtHand | undefined {
-  const asked = JSON.stringify({ ...values.question, units });
+  const asked = JSON.stringify({ ...values.question, taste: { ...values.question.taste, ...lay }, units });
   return useMemo(() => {
     const { value } = checkPlanQuestion(JSON.parse(asked));
     if (!value) return undefined;
-    const called = new Map(namings?.map(({ word, label }) => [word, label]));
     const knots = knotField(value).map((knot) => ({ ...knot, title: called.get(knot.plan.moves) ?? knot.title }));
     return { question: value, request: completeRequest(value), knots };
-  }, [asked, namings]);
+  }, [asked, called]);
 }

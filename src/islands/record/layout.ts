@@ -14,7 +14,11 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
     { title: 'Who', keys: ['name', 'nickname', 'note', 'phone', 'email', 'address'] },
     { title: 'Likings', keys: ['symmetry', 'dimple', 'release', 'neckBand', 'cautions'] },
     { title: 'Measures', keys: ['measures', 'front', 'beltHeightMm'], column: 2 },
-    { title: 'Habits', keys: ['tiedBy', 'practice', 'blade', 'crossingGapMm', 'ownKnot', 'aim', 'units'], column: 2 },
+    {
+      title: 'Habits',
+      keys: ['tiedBy', 'practice', 'blade', 'crossingGapMm', 'ownKnot', 'meansWindsor', 'meansHalfWindsor', 'aim', 'units'],
+      column: 2,
+    },
   ],
   shirts: [
     { title: 'Which shirt', keys: ['label', 'clientId', 'note'] },

@@ -4,9 +4,9 @@ import fc from 'fast-check';
 import { classOf } from '../../../src/core/collar/collar.ts';
 import { collarFill } from '../../../src/core/collar/fill.ts';
 import { parseKnot, type Tie } from '../../../src/core/index.ts';
-import { spokesCrossed } from '../../../src/core/knot/knot.ts';
 import { shapeOf } from '../../../src/core/tying/shape.ts';
 import { startFor } from '../../../src/core/tying/start.ts';
+import { windingOf } from '../../../src/core/tying/winding.ts';
 import { near } from '../../support/near.ts';
 import { tieA, tieB } from '../../support/ties.ts';
 
@@ -18,7 +18,7 @@ const collars = [
 ] as const;
 
 const shapeFor = (word: string, tie: Tie) =>
-  shapeOf(startFor(spokesCrossed(parseKnot(word)), tie, { loopMm: 420, crossingGapMm: 0, dropMm: 450 }).bundle);
+  shapeOf(startFor(windingOf(parseKnot(word)), tie, { loopMm: 420, crossingGapMm: 0, dropMm: 450 }).bundle);
 const collarOf = (collarSpreadMm: number, tieSpaceMm: number) => ({ collarPointMm: 75, collarSpreadMm, tieSpaceMm });
 
 test('reference fills of the four-in-hand and the Windsor', () => {

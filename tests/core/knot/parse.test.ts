@@ -48,7 +48,7 @@ const refusals: readonly [text: string, rule: string, move: number | undefined, 
   ['Lo Ci Ro Li T', 'last-move', 4, /Move 4 must be Co/],
   ['Lo Ri Lo Ci T', 'last-move', 4, /must be Co/],
   ['Li Co Li Co T', 'front-band', 3, /Move 3 must cross the front/],
-  ['Lo Ri Co T Li', 'after-tuck', 4, /Nothing can follow the tuck/],
+  ['Lo Ri Co T Li', 'after-finish', 4, /Nothing can follow the tuck/],
 ];
 
 for (const [text, rule, move, message] of refusals) {

@@ -16,7 +16,8 @@ const published: readonly [word: string, centres: number, symmetry: number, bala
 for (const [word, centres, symmetry, balance, startSeam, selfReleasing] of published) {
   test(`properties of ${word}`, () => {
     const { names, everyday, ...rest } = knotProperties(parseKnot(word));
-    assert.deepEqual(rest, { moves: word.split(' ').length - 1, centres, symmetry, balance, startSeam, selfReleasing });
+    const classic = { manner: 'classic', active: 'blade', finish: 'tuck', activeDrawn: selfReleasing ? 'opens' : 'jams' };
+    assert.deepEqual(rest, { moves: word.split(' ').length - 1, centres, symmetry, balance, startSeam, selfReleasing, ...classic });
     assert.ok(names.length > 0);
     assert.equal(typeof everyday, 'boolean');
   });

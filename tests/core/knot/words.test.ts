@@ -82,8 +82,8 @@ test('found by its word in any frame, and by its code', () => {
 });
 
 test('for a word that is no knot, the nearest that are: one change away where there is one', () => {
-  assert.deepEqual(nearestKnots(regionsIn('Li Ro Li Ro')!).map((knot) => formatKnot(knot))[0], 'Li Ro Li Co T');
-  assert.ok(nearestKnots(regionsIn('Li Ro Ci Lo Co T')!).some((knot) => formatKnot(knot) === 'Li Ro Ci Lo Ri Co T'));
+  assert.deepEqual(nearestKnots(regionsIn('Li Ro Li Ro')!.regions).map((knot) => formatKnot(knot))[0], 'Li Ro Li Co T');
+  assert.ok(nearestKnots(regionsIn('Li Ro Ci Lo Co T')!.regions).some((knot) => formatKnot(knot) === 'Li Ro Ci Lo Ri Co T'));
   fc.assert(
     fc.property(anyKnot, (knot) => {
       const regions = knot.moves.map(({ region }) => region);

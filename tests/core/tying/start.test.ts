@@ -2,8 +2,8 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { enumerateKnots, parseKnot } from '../../../src/core/index.ts';
-import { spokesCrossed } from '../../../src/core/knot/knot.ts';
 import { startFor } from '../../../src/core/tying/start.ts';
+import { windingOf } from '../../../src/core/tying/winding.ts';
 import { anyKnot, anyTie } from '../../support/arbitrary.ts';
 import { near } from '../../support/near.ts';
 import { tieA, tieB } from '../../support/ties.ts';
@@ -18,7 +18,7 @@ test('the start of the reference knots', () => {
   for (const [word, ...tails] of wanted) {
     [tieA, tieB].forEach((tie, i) => {
       for (const crossingGapMm of [0, 30]) {
-        const { tailMm } = startFor(spokesCrossed(parseKnot(word)), tie, { loopMm: 420, crossingGapMm, dropMm: 450 });
+        const { tailMm } = startFor(windingOf(parseKnot(word)), tie, { loopMm: 420, crossingGapMm, dropMm: 450 });
         near(tailMm + crossingGapMm, tails[i]!, 0.001, `${word}, gap ${crossingGapMm}`);
       }
     });
@@ -34,7 +34,7 @@ const anyQuestion = fc.record({
 test('the solved start puts the tip where it was asked, also for ties far too short', () => {
   fc.assert(
     fc.property(anyKnot, anyTie, anyQuestion, (knot, tie, question) => {
-      const { tailMm, bundle } = startFor(spokesCrossed(knot), tie, question);
+      const { tailMm, bundle } = startFor(windingOf(knot), tie, question);
       const tip = tie.lengthMm - question.loopMm - tailMm - question.crossingGapMm - bundle.takeUpMm;
       assert.ok(Math.abs(tip - question.dropMm) < 0.02, `tip at ${tip}, asked ${question.dropMm}`);
     }),
@@ -43,7 +43,7 @@ test('the solved start puts the tip where it was asked, also for ties far too sh
 });
 
 test('it takes at most eight take-ups a knot on average, over many ties and clients', () => {
-  const knots = enumerateKnots(9).map(spokesCrossed);
+  const knots = enumerateKnots(9).map(windingOf);
   const counts: number[] = [];
   fc.assert(
     fc.property(anyTie, anyQuestion, (tie, question) => {
@@ -56,7 +56,7 @@ test('it takes at most eight take-ups a knot on average, over many ties and clie
 });
 
 test('a lower start moves the tip by more than itself, so the thumb rule overshoots', () => {
-  const spokes = spokesCrossed(parseKnot('Li Co Ri Lo Ci Ro Li Co T'));
+  const spokes = windingOf(parseKnot('Li Co Ri Lo Ci Ro Li Co T'));
   const at = (dropMm: number) => startFor(spokes, tieA, { loopMm: 420, crossingGapMm: 0, dropMm }).tailMm;
   const gain = 20 / (at(440) - at(460));
   assert.ok(gain > 1.1 && gain < 1.35, `the tip moves ${gain} times the start`);

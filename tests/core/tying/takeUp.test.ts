@@ -2,8 +2,8 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { formatKnot, parseKnot, takeUp } from '../../../src/core/index.ts';
-import { spokesCrossed } from '../../../src/core/knot/knot.ts';
 import { bundleOf } from '../../../src/core/tying/takeUp.ts';
+import { windingOf } from '../../../src/core/tying/winding.ts';
 import { anyKnot, anyTie } from '../../support/arbitrary.ts';
 import { near } from '../../support/near.ts';
 import { tieA, tieB } from '../../support/ties.ts';
@@ -39,10 +39,14 @@ test('a gap at the crossing acts as a lower start: 30 less tail, nothing else ch
 test('take-up grows with every move of the word', () => {
   fc.assert(
     fc.property(anyKnot, anyTie, (knot, tie) => {
-      const spokes = spokesCrossed(knot);
+      const winding = windingOf(knot);
       let before = 0;
-      for (let moves = 1; moves <= spokes.length; moves++) {
-        const { takeUpMm } = bundleOf(spokes.slice(0, moves), tie, { loopMm: 420, tailMm: 350 });
+      for (let moves = 1; moves <= winding.spokes.length; moves++) {
+        const { takeUpMm } = bundleOf({ ...winding, spokes: winding.spokes.slice(0, moves) }, tie, {
+          loopMm: 420,
+          standingMm: 350,
+          crossingGapMm: 0,
+        });
         assert.ok(takeUpMm > before, `${formatKnot(knot)} after ${moves} moves`);
         before = takeUpMm;
       }

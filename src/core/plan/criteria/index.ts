@@ -1,8 +1,10 @@
 import { collarFillCriterion } from './collarFill.ts';
 import type { Criterion } from './criterion.ts';
 import { easeCriterion } from './ease.ts';
+import { gripCriterion } from './grip.ts';
 import { landingCriterion } from './landing.ts';
 import { lapelCriterion } from './lapel.ts';
+import { panelCriterion } from './panel.ts';
 import { releaseCriterion } from './release.ts';
 import { symmetryCriterion } from './symmetry.ts';
 import { tailCriterion } from './tail.ts';
@@ -16,4 +18,6 @@ export const criteria: readonly Criterion[] = [
   easeCriterion,
   releaseCriterion,
   lapelCriterion,
+  gripCriterion,
+  panelCriterion,
 ];

@@ -17,7 +17,7 @@ export const tailCriterion: Criterion = {
   judge: (situation) => ruledOut(situation) ?? worn(situation),
 };
 
-function ruledOut({ tailFault, say }: Situation): Judgement | undefined {
+function ruledOut({ tailFault, properties, say }: Situation): Judgement | undefined {
   switch (tailFault.kind) {
     case 'none':
       return undefined;
@@ -31,6 +31,13 @@ function ruledOut({ tailFault, say }: Situation): Judgement | undefined {
     }
     case 'peeps-out': {
       const by = say(tailFault.byMm);
+      if (properties.active === 'narrow') {
+        return {
+          score: 0,
+          verdict: 'poor',
+          text: `Cannot be done: ${by} more of the narrow end is left than goes under the collar. More moves, or a tie ${by} shorter, would do.`,
+        };
+      }
       return {
         score: 0,
         verdict: 'poor',
@@ -40,7 +47,10 @@ function ruledOut({ tailFault, say }: Situation): Judgement | undefined {
   }
 }
 
-function worn({ tail, landing, request, say }: Situation): Judgement {
+function worn({ tail, landing, properties, request, say }: Situation): Judgement {
+  if (properties.active === 'narrow') {
+    return { score: 0.9, verdict: 'good', text: 'What is left of the narrow end goes under the collar.' };
+  }
   if (!tail.hidden) {
     return {
       score: 0.5,

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { check } from '../../contract/check.ts';
+import { type MannerCode, mannerCodes } from '../../core/knot/manners.ts';
 import { invalid } from './problem.ts';
 
 const defaultMoves = 9;
@@ -19,4 +20,12 @@ export function checkMaxMoves(query: URLSearchParams): number {
   const { value, faults } = check<number>(schema, text.trim() === '' ? Number.NaN : Number(text));
   if (faults) throw invalid(faults.map(({ message }) => ({ path: 'maxMoves', message })));
   return value;
+}
+
+/** Reads `manner`, the family of knots, from a query. */
+export function checkManner(query: URLSearchParams): MannerCode {
+  const text = query.get('manner') ?? 'classic';
+  const code = mannerCodes.find((each) => each === text);
+  if (!code) throw invalid([{ path: 'manner', message: `manner must be one of: ${mannerCodes.join(', ')}.` }]);
+  return code;
 }

@@ -1,0 +1,68 @@
+import type { KnotShape } from './shape.ts';
+
+/** Millimetres from the collar button: x toward the wearer's own right, y down. */
+export type FacePoint = readonly [xMm: number, yMm: number];
+
+export interface Corners {
+  readonly topLeft: FacePoint;
+  readonly topRight: FacePoint;
+  readonly bottomLeft: FacePoint;
+  readonly bottomRight: FacePoint;
+}
+
+/** How far the top edge tips for a unit of lean, as a share of the top width. */
+const tipOfLean = 0.55;
+const waist = 0.05;
+const swell = 0.035;
+const pointsASide = 8;
+
+/** Where the knot's face has its corners, on the wearer's own left and right. The larger flank sits higher, which is the lean one sees. */
+export function cornersOf({ middleMm, bottomMm, heightMm, topMm, lean, leftFlankMm, rightFlankMm }: KnotShape): Corners {
+  const tip = (tipOfLean * lean * topMm * Math.sign(rightFlankMm - leftFlankMm)) / 2;
+  return {
+    topLeft: [-(middleMm / 2 + leftFlankMm), tip],
+    topRight: [middleMm / 2 + rightFlankMm, -tip],
+    bottomLeft: [-bottomMm / 2, heightMm],
+    bottomRight: [bottomMm / 2, heightMm],
+  };
+}
+
+/**
+ * The outline of the drawn-up knot as a closed polygon, mm, clockwise as the wearer sees it in his
+ * mirror turned round. The top spans the middle and both flanks, the bottom and the height are the
+ * shape's own; top and bottom swell a little, the sides are drawn in. Every drawing uses it.
+ */
+export function outlineOf(shape: KnotShape): FacePoint[] {
+  const { topLeft, topRight, bottomLeft, bottomRight } = cornersOf(shape);
+  const { topMm, heightMm } = shape;
+  const out = swell * topMm;
+  const inward = 0.6 * waist * topMm;
+  const middleOf = (a: FacePoint, b: FacePoint): FacePoint => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
+  const right = middleOf(topRight, bottomRight);
+  const left = middleOf(topLeft, bottomLeft);
+  return [
+    ...bow(topLeft, [(topLeft[0] + topRight[0]) / 2, -out], topRight),
+    ...bow(topRight, [right[0] - inward, right[1]], bottomRight),
+    ...bow(bottomRight, [0, heightMm + out], bottomLeft),
+    ...bow(bottomLeft, [left[0] + inward, left[1]], topLeft),
+  ];
+}
+
+/** Points along a quadratic curve, its end left to the next. */
+function bow(from: FacePoint, control: FacePoint, to: FacePoint): FacePoint[] {
+  return Array.from({ length: pointsASide }, (_, i) => {
+    const t = i / pointsASide;
+    const along = (axis: 0 | 1) => (1 - t) ** 2 * from[axis] + 2 * t * (1 - t) * control[axis] + t ** 2 * to[axis];
+    return [along(0), along(1)];
+  });
+}
+
+/** Whether a point lies within a closed polygon (even-odd rule). */
+export function isWithin([x, y]: FacePoint, polygon: readonly FacePoint[]): boolean {
+  let within = false;
+  polygon.forEach(([x1, y1], i) => {
+    const [x2, y2] = polygon[(i + 1) % polygon.length] ?? [x1, y1];
+    if (y1 > y !== y2 > y && x < ((x2 - x1) * (y - y1)) / (y2 - y1) + x1) within = !within;
+  });
+  return within;
+}

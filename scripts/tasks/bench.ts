@@ -1,3 +1,4 @@
+import { benchCloth } from '../benches/cloth.ts';
 import { benchCore } from '../benches/core.ts';
 import { withCrowdedStudio } from '../benches/crowdedStudio.ts';
 import { benchPlanEndpoint } from '../benches/planEndpoint.ts';
@@ -5,9 +6,10 @@ import { benchRack } from '../benches/rack.ts';
 import { benchSearch } from '../benches/search.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
 
-/** `npm run bench` measures everything; `npm run bench core` (or plan, records) one part. */
+/** `npm run bench` measures everything; `npm run bench core` (or cloth, plan, records) one part. */
 const parts = {
   core: benchCore,
+  cloth: benchCloth,
   plan: benchPlanEndpoint,
   records: () =>
     withCrowdedStudio(async (studio) => {

@@ -106,3 +106,13 @@ test('planning goes on while the records are out of reach, and health says so', 
     app.gate.open();
   }
 });
+
+test('the ready mesh of a knot is given in plain figures, and only where there is one', async () => {
+  const cloth = await (await fetch(`${app.address}/api/knots/4.1/cloth`)).json();
+  assert.equal(cloth.active.positionsMm.length, cloth.active.rows * cloth.columns);
+  assert.equal(cloth.active.clothMm.length, cloth.active.rows);
+  assert.ok(cloth.standing.clothMm.at(-1) > 200);
+  for (const code of ['o4.1', '4.9', '../index', 'x']) {
+    assert.equal((await fetch(`${app.address}/api/knots/${encodeURIComponent(code)}/cloth`)).status, 404, code);
+  }
+});

@@ -1,6 +1,5 @@
 import type { Knot, Region } from '../../src/core/index.ts';
-
-export type Point3 = readonly [x: number, y: number, z: number];
+import type { Point3 } from '../../src/core/topology/alexander.ts';
 
 const firstRadius = 50;
 const layer = 8;

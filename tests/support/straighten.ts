@@ -1,4 +1,4 @@
-import type { Point3 } from './spaceCurve.ts';
+import type { Point3 } from '../../src/core/topology/alexander.ts';
 
 /**
  * Straightens a closed polygon without ever passing a strand through another: a corner is taken

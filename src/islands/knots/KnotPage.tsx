@@ -11,6 +11,7 @@ import { endToSet } from '../../core/plan/setting.ts';
 import { type LayerPlace, shownLayers } from '../../core/tying/face.ts';
 import { formatLength, type LengthUnit } from '../../core/units/length.ts';
 import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
+import { TiedInCloth } from '../cloth/TiedInCloth.tsx';
 import { ReasonList } from '../controls/ReasonList.tsx';
 import { drawnOn } from './drawnOn.ts';
 import { Neighbours } from './KnotInHand.tsx';
@@ -68,6 +69,7 @@ function About({ knot, knots, request, values, units, onTake }: AtHand & { reado
         </div>
         <h2 className="border-b-2 border-ink pt-4 font-medium">Told as it is tied</h2>
         <Told request={request} word={plan.moves} />
+        <TiedInCloth knot={knot} request={request} values={values} />
       </div>
       <div>
         <h2 className="border-b-2 border-ink font-medium">Its word in each view</h2>

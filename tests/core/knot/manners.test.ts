@@ -11,7 +11,7 @@ import { knotsInManner, mannerCodes, mannerOf } from '../../../src/core/knot/man
 import { nearestKnots } from '../../../src/core/knot/nearest.ts';
 import { regionsIn } from '../../../src/core/knot/parse.ts';
 import { sayKnot } from '../../../src/core/knot/say.ts';
-import { isUnknotted } from '../../support/alexander.ts';
+import { isUnknotted } from '../../../src/core/topology/alexander.ts';
 import { anyFrame } from '../../support/arbitrary.ts';
 import { bladeStrand } from '../../support/spaceCurve.ts';
 import { provedUnknotted } from '../../support/straighten.ts';

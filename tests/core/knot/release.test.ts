@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { enumerateKnots, formatKnot, knotProperties } from '../../../src/core/index.ts';
-import { isUnknotted } from '../../support/alexander.ts';
-import { bladeStrand, type Point3 } from '../../support/spaceCurve.ts';
+import { isUnknotted, type Point3 } from '../../../src/core/topology/alexander.ts';
+import { bladeStrand } from '../../support/spaceCurve.ts';
 import { provedUnknotted, straightened } from '../../support/straighten.ts';
 
 test('the method tells a trefoil and a figure of eight from a ring', () => {

@@ -1,4 +1,5 @@
-import type { Point3 } from './spaceCurve.ts';
+/** A point of a closed polygon in space. */
+export type Point3 = readonly [x: number, y: number, z: number];
 
 interface Visit {
   readonly segment: number;
@@ -13,19 +14,35 @@ const prime = 2n ** 61n - 1n;
 const mod = (value: bigint) => ((value % prime) + prime) % prime;
 
 /**
- * Whether the Alexander polynomial of a closed polygon is trivial, tested at one value
- * modulo a prime: the determinant of the reduced coloring matrix is then ± a power of it.
- * For diagrams of so few crossings a trivial polynomial means the unknot.
+ * The Alexander polynomial of a closed polygon at one value of its variable, modulo a prime, from the
+ * coloring matrix of its diagram. Diagrams of one knot agree up to a sign and a power of the value.
  */
-export function isUnknotted(points: readonly Point3[]): boolean {
-  const value = 123_457n;
-  const determinant = alexanderDeterminant(points.map(turned), value);
-  let unit = 1n;
-  for (let power = 0; power < 400; power++) {
-    if (determinant === unit || determinant === mod(-unit)) return true;
-    unit = mod(unit * value);
+export function alexanderAt(points: readonly Point3[], value: bigint): bigint {
+  return alexanderDeterminant(points.map(turned), value);
+}
+
+/** Whether two values of the polynomial are one, up to a sign and a power of the value. */
+export function agree(one: bigint, other: bigint, value: bigint): boolean {
+  if (one === 0n || other === 0n) return one === other;
+  let up = one;
+  let down = other;
+  for (let exponent = 0; exponent < mostPower; exponent++) {
+    if (up === other || up === mod(-other) || down === one || down === mod(-one)) return true;
+    up = mod(up * value);
+    down = mod(down * value);
   }
   return false;
+}
+
+const mostPower = 400;
+const someValue = 123_457n;
+
+/**
+ * Whether the polynomial is trivial at one value. A knot whose polynomial is not is knotted beyond doubt; one
+ * whose is may still be knotted, from eleven crossings on.
+ */
+export function isUnknotted(points: readonly Point3[]): boolean {
+  return agree(1n, alexanderAt(points, someValue), someValue);
 }
 
 function alexanderDeterminant(points: readonly Point3[], t: bigint): bigint {
@@ -33,16 +50,18 @@ function alexanderDeterminant(points: readonly Point3[], t: bigint): bigint {
   const count = visits.length / 2;
   if (count < 2) return 1n;
   const rows = Array.from({ length: count }, () => new Array<bigint>(count).fill(0n));
+  const add = (row: number, column: number, by: bigint) => {
+    const cells = rows[row];
+    if (cells) cells[column] = mod((cells[column] ?? 0n) + by);
+  };
   let arc = 0;
   for (const { crossing, over, sign } of visits) {
-    const row = rows[crossing]!;
     if (over) {
-      row[arc % count] = mod(row[arc % count]! + 1n - t);
+      add(crossing, arc % count, 1n - t);
       continue;
     }
-    const next = (arc + 1) % count;
-    row[arc % count] = mod(row[arc % count]! + (sign > 0 ? -1n : t));
-    row[next] = mod(row[next]! + (sign > 0 ? t : -1n));
+    add(crossing, arc % count, sign > 0 ? -1n : t);
+    add(crossing, (arc + 1) % count, sign > 0 ? t : -1n);
     arc++;
   }
   return determinant(rows.slice(0, -1).map((row) => row.slice(0, -1)));
@@ -56,7 +75,8 @@ function crossingVisits(points: readonly Point3[]): Visit[] {
   for (let i = 0; i < count; i++) {
     for (let j = i + 2; j < count; j++) {
       if (i === 0 && j === count - 1) continue;
-      const [a, b, c, d] = [points[i]!, points[(i + 1) % count]!, points[j]!, points[(j + 1) % count]!];
+      const [a, b, c, d] = [points[i], points[(i + 1) % count], points[j], points[(j + 1) % count]];
+      if (!a || !b || !c || !d) continue;
       const [rx, ry, sx, sy] = [b[0] - a[0], b[1] - a[1], d[0] - c[0], d[1] - c[1]];
       const cross = rx * sy - ry * sx;
       const u = ((c[0] - a[0]) * sy - (c[1] - a[1]) * sx) / cross;
@@ -76,17 +96,20 @@ function determinant(matrix: bigint[][]): bigint {
   let result = 1n;
   for (let column = 0; column < size; column++) {
     const pivot = matrix.findIndex((row, i) => i >= column && row[column] !== 0n);
-    if (pivot === -1) return 0n;
+    const top = matrix[pivot];
+    if (!top) return 0n;
     if (pivot !== column) {
-      [matrix[pivot], matrix[column]] = [matrix[column]!, matrix[pivot]!];
+      matrix[pivot] = matrix[column] ?? [];
+      matrix[column] = top;
       result = mod(-result);
     }
-    const top = matrix[column]!;
-    result = mod(result * top[column]!);
-    const inverse = power(top[column]!, prime - 2n);
-    for (const row of matrix.slice(column + 1)) {
-      const factor = mod(row[column]! * inverse);
-      if (factor !== 0n) for (let k = column; k < size; k++) row[k] = mod(row[k]! - factor * top[k]!);
+    const lead = top[column] ?? 0n;
+    result = mod(result * lead);
+    const inverse = power(lead, prime - 2n);
+    for (let i = column + 1; i < size; i++) {
+      const row = matrix[i] ?? [];
+      const factor = mod((row[column] ?? 0n) * inverse);
+      if (factor !== 0n) for (let k = column; k < size; k++) row[k] = mod((row[k] ?? 0n) - factor * (top[k] ?? 0n));
     }
   }
   return result;

@@ -1,0 +1,38 @@
+import type { ClothMesh } from './mesh.ts';
+
+/** Radius of the neck, and how far behind the knot's middle its front and the shirt are, mm. */
+export const neckRadiusMm = 58;
+export const shirtZMm = -25;
+const axisZMm = shirtZMm - neckRadiusMm;
+/** Before the body is there it stands this far back. */
+const farBackMm = 160;
+
+/** Keeps cloth out of the shirt front and the neck. `near` grows from 0 (far back) to 1 (in place). */
+export function keepOffBody({ position: p, count }: ClothMesh, near: number): void {
+  if (near <= 0) return;
+  const back = farBackMm * (1 - near);
+  const shirt = shirtZMm - back;
+  const axis = axisZMm - back;
+  for (let i = 0; i < 3 * count; i += 3) {
+    const x = p[i] as number;
+    const y = p[i + 1] as number;
+    const z = p[i + 2] as number;
+    if (y < 0) {
+      if (z < shirt) p[i + 2] = z + 0.5 * (shirt - z);
+      continue;
+    }
+    const dz = z - axis;
+    const square = x * x + dz * dz;
+    if (square >= neckRadiusMm * neckRadiusMm || square < 1) continue;
+    const r = Math.sqrt(square);
+    const share = (0.5 * (neckRadiusMm - r)) / r;
+    p[i] = x + share * x;
+    p[i + 2] = z + share * dz;
+  }
+}
+
+/** Where the arms leave for the nape: at the neck's sides. `side` is +1 on the wearer's right. */
+export function neckPin(side: 1 | -1): readonly [number, number, number] {
+  const angle = (95 * Math.PI) / 180;
+  return [side * neckRadiusMm * Math.sin(angle), 50, axisZMm + neckRadiusMm * Math.cos(angle)];
+}

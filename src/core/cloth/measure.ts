@@ -1,0 +1,77 @@
+import type { ClothMesh, Strand } from './mesh.ts';
+
+/** What is read off a knot tied in cloth, mm and degrees; sides are the wearer's own, in his mirror. */
+export interface ClothMeasures {
+  /** Cloth between where the working strand leaves its arm and where it hangs free below the band. */
+  readonly inKnotMm: number;
+  readonly topMm: number;
+  readonly bottomMm: number;
+  readonly heightMm: number;
+  readonly depthMm: number;
+  /** Of the front band's middle line against level; positive where it rises to the wearer's right. */
+  readonly tiltDeg: number;
+  /** How far the knot reaches past the middle of its bottom, on each side. */
+  readonly leftMm: number;
+  readonly rightMm: number;
+}
+
+const slices = 24;
+
+/** Reads the measures off the rows of the knot itself, arms and hanging ends left out. */
+export function measureCloth(mesh: ClothMesh): ClothMeasures {
+  const { position: p, columns, active } = mesh;
+  const knot: number[] = [];
+  const band: number[] = [];
+  let inKnotMm = 0;
+  for (let row = 0; row < active.rows; row++) {
+    const part = active.parts[row];
+    if (part === 'arm' || part === 'hang' || part === 'tuck') continue;
+    if (row < active.rows - 1) inKnotMm += active.rest[row] ?? 0;
+    for (let c = 0; c < columns; c++) {
+      const v = active.first + row * columns + c;
+      knot.push(v);
+      if (part === 'band') band.push(v);
+    }
+  }
+  const face = band.length > 0 ? band : knot;
+  const of = (v: number, axis: number) => p[3 * v + axis] ?? 0;
+  const [bottomY, topY] = range(face.map((v) => of(v, 1)));
+  const spanAt = (y: number) => range(knot.filter((v) => Math.abs(of(v, 1) - y) < (topY - bottomY) / slices + 2).map((v) => of(v, 0)));
+  const widths = Array.from({ length: slices }, (_, i) => spanAt(bottomY + ((i + 0.5) / slices) * (topY - bottomY)));
+  const width = ([from, to]: readonly [number, number]) => to - from;
+  const lowest = widths.slice(1, 4).map(width);
+  const bottomMiddle = widths[2] ? (widths[2][0] + widths[2][1]) / 2 : 0;
+  const [left, right] = range(widths.flat());
+  const [back, front] = range(knot.filter((v) => of(v, 1) >= bottomY && of(v, 1) <= topY).map((v) => of(v, 2)));
+  return {
+    inKnotMm,
+    topMm: Math.max(...widths.slice(slices / 2).map(width)),
+    bottomMm: lowest.reduce((sum, each) => sum + each, 0) / lowest.length,
+    heightMm: topY - bottomY,
+    depthMm: front - back,
+    tiltDeg: tiltOf(mesh, active),
+    leftMm: bottomMiddle - left,
+    rightMm: right - bottomMiddle,
+  };
+}
+
+/** The band's middle line, fitted where it faces the front. */
+function tiltOf({ position: p, normal: n, columns }: ClothMesh, { first, rows, parts }: Strand): number {
+  const middle = Math.floor(columns / 2);
+  const points: (readonly [number, number])[] = [];
+  for (let row = 0; row < rows; row++) {
+    const i = 3 * (first + row * columns + middle);
+    if (parts[row] === 'band' && Math.abs(n[i + 2] ?? 0) > facingFront) points.push([p[i] ?? 0, p[i + 1] ?? 0]);
+  }
+  if (points.length < 2) return 0;
+  const mean = (axis: 0 | 1) => points.reduce((sum, point) => sum + point[axis], 0) / points.length;
+  const [mx, my] = [mean(0), mean(1)];
+  const [xx, xy] = points.reduce(([a, b], [x, y]) => [a + (x - mx) ** 2, b + (x - mx) * (y - my)], [0, 0]);
+  return xx > 0 ? (Math.atan(xy / xx) * 180) / Math.PI : 0;
+}
+
+const facingFront = 0.7;
+
+function range(values: readonly number[]): readonly [number, number] {
+  return values.length > 0 ? [Math.min(...values), Math.max(...values)] : [0, 0];
+}

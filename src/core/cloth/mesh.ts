@@ -1,0 +1,115 @@
+import type { LooseStrand, Part, Vec3 } from './loosePath.ts';
+
+/** One strip of cloth in a mesh: where its vertices start, and how it lies along the tie. */
+export interface Strand {
+  readonly first: number;
+  readonly rows: number;
+  readonly parts: readonly Part[];
+  readonly moves: readonly number[];
+  /** Rest length from each row to the next, mm; falls as cloth is taken away. */
+  readonly rest: Float64Array;
+  /** Folded width at each row, mm. */
+  readonly width: Float64Array;
+}
+
+/** Two strips of cloth as rows and columns of points, mm. Row by row, the working strand first. */
+export interface ClothMesh {
+  readonly columns: number;
+  readonly count: number;
+  /** x, y, z of every vertex. */
+  readonly position: Float64Array;
+  readonly before: Float64Array;
+  /** Unit normals, the outermost side of the loose winding. */
+  readonly normal: Float64Array;
+  readonly active: Strand;
+  readonly standing: Strand;
+}
+
+export interface Grid {
+  /** Rows this far apart in the loose winding; drawn up they come to lie much nearer. */
+  readonly rowMm: number;
+  readonly columns: number;
+}
+
+/** Lays both strands out as flat ribbons of `widthMm` along their loose paths, each point moved by up to `jitterMm`. */
+export function layLoose(paths: readonly [LooseStrand, LooseStrand], grid: Grid, widthMm: number, jitter: () => number): ClothMesh {
+  const laid = paths.map((path) => resample(path, grid.rowMm));
+  const { columns } = grid;
+  const rows = laid.map(({ points }) => points.length);
+  const count = rows.reduce((sum, each) => sum + each, 0) * columns;
+  const position = new Float64Array(3 * count);
+  const strands: Strand[] = [];
+  let first = 0;
+  for (const path of laid) {
+    const { points, normals } = path;
+    points.forEach((point, row) => {
+      const along = minus(points[Math.min(row + 1, points.length - 1)] ?? point, points[Math.max(row - 1, 0)] ?? point);
+      const across = unit(cross(normals[row] ?? [0, 0, 1], along));
+      const [jx, jy, jz] = [jitter(), jitter(), jitter()];
+      for (let column = 0; column < columns; column++) {
+        const aside = (column / (columns - 1) - 0.5) * widthMm;
+        const at = 3 * (first + row * columns + column);
+        position[at] = point[0] + across[0] * aside + jx;
+        position[at + 1] = point[1] + across[1] * aside + jy;
+        position[at + 2] = point[2] + across[2] * aside + jz;
+      }
+    });
+    strands.push({
+      first,
+      rows: points.length,
+      parts: path.parts,
+      moves: path.moves,
+      rest: new Float64Array(points.length - 1).fill(grid.rowMm),
+      width: new Float64Array(points.length).fill(widthMm),
+    });
+    first += points.length * columns;
+  }
+  const [active, standing] = strands as [Strand, Strand];
+  return { columns, count, position, before: position.slice(), normal: new Float64Array(3 * count), active, standing };
+}
+
+/** Points at even steps along a path. */
+function resample({ points, normals, parts, moves }: LooseStrand, stepMm: number): LooseStrand {
+  const at = [0];
+  points.forEach((point, i) => {
+    const previous = points[i - 1];
+    if (previous) at.push((at[i - 1] ?? 0) + size(minus(point, previous)));
+  });
+  const total = at[at.length - 1] ?? 0;
+  const steps = Math.max(2, Math.round(total / stepMm));
+  const result = { points: [] as Vec3[], normals: [] as Vec3[], parts: [] as Part[], moves: [] as number[] };
+  let i = 0;
+  for (let step = 0; step <= steps; step++) {
+    const wanted = (total * step) / steps;
+    while (i < points.length - 2 && (at[i + 1] ?? 0) < wanted) i++;
+    const [from, to] = [at[i] ?? 0, at[i + 1] ?? 0];
+    const share = to > from ? (wanted - from) / (to - from) : 0;
+    const mix = (all: readonly Vec3[]): Vec3 => {
+      const [a, b] = [all[i] ?? [0, 0, 0], all[i + 1] ?? all[i] ?? [0, 0, 0]];
+      return [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share, a[2] + (b[2] - a[2]) * share];
+    };
+    const near = share < 0.5 ? i : i + 1;
+    result.points.push(mix(points));
+    result.normals.push(unit(mix(normals)));
+    result.parts.push(parts[near] ?? 'hang');
+    result.moves.push(moves[near] ?? 0);
+  }
+  return result;
+}
+
+function minus(a: Vec3, b: Vec3): Vec3 {
+  return [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+}
+
+function cross(a: Vec3, b: Vec3): Vec3 {
+  return [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+}
+
+function size([x, y, z]: Vec3): number {
+  return Math.sqrt(x * x + y * y + z * z);
+}
+
+function unit(v: Vec3): Vec3 {
+  const length = size(v) || 1;
+  return [v[0] / length, v[1] / length, v[2] / length];
+}

@@ -1,0 +1,80 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import { measureNormals } from '../../../src/core/cloth/elastic.ts';
+import type { LooseStrand, Part, Vec3 } from '../../../src/core/cloth/loosePath.ts';
+import { measureCloth } from '../../../src/core/cloth/measure.ts';
+import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh.ts';
+
+const wideMm = 40;
+
+/** A band across the front that rises by so many degrees, and a hanging end that does not count. */
+function band(degrees: number, lengthMm = 60): ClothMesh {
+  const rise = Math.tan((degrees * Math.PI) / 180);
+  const half = (lengthMm / 2) * Math.cos((degrees * Math.PI) / 180);
+  const points: Vec3[] = [-1, -0.5, 0, 0.5, 1].map((end) => [end * half, end * half * rise, 10]);
+  const front: Vec3 = [0, 0, 1];
+  const strand = (parts: Part[], line: Vec3[]): LooseStrand => ({
+    points: line,
+    normals: line.map(() => front),
+    parts,
+    moves: line.map(() => 1),
+  });
+  const hanging: Vec3[] = [
+    [0, -60, 0],
+    [0, -200, 0],
+  ];
+  const mesh = layLoose(
+    [
+      strand(
+        points.map(() => 'band'),
+        points,
+      ),
+      strand(['hang', 'hang'], hanging),
+    ],
+    { rowMm: 3, columns: 9 },
+    wideMm,
+    () => 0,
+  );
+  measureNormals(mesh, mesh.active);
+  return mesh;
+}
+
+test('the tilt is the band’s own, with its sign', () => {
+  for (const degrees of [-25, -8, 0, 12, 30]) assert.ok(Math.abs(measureCloth(band(degrees)).tiltDeg - degrees) < 0.5, `${degrees}`);
+});
+
+test('widths and height are those of the cloth that is seen, and what hangs does not count', () => {
+  const { topMm, bottomMm, heightMm, depthMm, leftMm, rightMm, inKnotMm } = measureCloth(band(0));
+  assert.ok(Math.abs(topMm - 60) < 0.5);
+  assert.ok(Math.abs(bottomMm - 60) < 0.5);
+  assert.ok(Math.abs(heightMm - wideMm) < 0.5);
+  assert.ok(depthMm < 0.5);
+  assert.ok(Math.abs(leftMm - 30) < 0.5 && Math.abs(rightMm - 30) < 0.5);
+  assert.ok(Math.abs(inKnotMm - 60) < 3.5);
+});
+
+test('a longer band makes a wider knot of the same height', () => {
+  const [short, long] = [measureCloth(band(0, 45)), measureCloth(band(0, 75))];
+  assert.ok(Math.abs(long.topMm - short.topMm - 30) < 0.5);
+  assert.ok(Math.abs(long.heightMm - short.heightMm) < 0.5);
+});
+
+test('the order of the words by their lean is the one that people feel', async () => {
+  const { readyCloth } = await import('../../../src/server/readyCloth.ts');
+  const tilt = async (code: string) => {
+    const cloth = await readyCloth(code);
+    assert.ok(cloth);
+    const { active, columns } = cloth;
+    const middle = Math.floor(columns / 2);
+    const at = (row: number, axis: number) => active.position[3 * (row * columns + middle) + axis] ?? 0;
+    const band = active.parts.flatMap((part, row) => (part === 'band' ? [row] : []));
+    // Where the band passes the middle of the face: how much it rises to a step across.
+    const centre = band.toSorted((a, b) => Math.abs(at(a, 0)) - Math.abs(at(b, 0)))[0] ?? 0;
+    return Math.abs(Math.atan2(at(centre + 3, 1) - at(centre - 3, 1), at(centre + 3, 0) - at(centre - 3, 0)) % Math.PI);
+  };
+  const level = (angle: number) => Math.min(angle, Math.PI - angle);
+  const fourInHand = level(await tilt('4.1'));
+  const pratt = level(await tilt('5.1'));
+  assert.ok(fourInHand > 0.2, `the four-in-hand leans: ${fourInHand}`);
+  assert.ok(pratt < fourInHand, `the pratt is more level: ${pratt}`);
+});

@@ -1,0 +1,237 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import fc from 'fast-check';
+import { keepOffBody, neckPin, neckRadiusMm, shirtZMm } from '../../../src/core/cloth/body.ts';
+import { Contacts } from '../../../src/core/cloth/contact.ts';
+import { activeStiffness, measureNormals, sweep } from '../../../src/core/cloth/elastic.ts';
+import { foldingOf, setWidths } from '../../../src/core/cloth/folds.ts';
+import { creaseOf, pressToShirt } from '../../../src/core/cloth/hands.ts';
+import { activePath, type LooseStrand, standingPath, type Vec3 } from '../../../src/core/cloth/loosePath.ts';
+import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh.ts';
+import { randomFrom } from '../../../src/core/cloth/random.ts';
+import { Tension, takeAway } from '../../../src/core/cloth/tighten.ts';
+import { parseKnot } from '../../../src/core/index.ts';
+import { widthAt } from '../../../src/core/tie/width.ts';
+import { anyKnot } from '../../support/arbitrary.ts';
+import { tieA } from '../../support/ties.ts';
+
+const grid = { rowMm: 6, columns: 5 };
+const rule = { thicknessMm: 2.4, discMm: 4.5, ballMm: 3.2 };
+const noJitter = () => 0;
+
+/** A flat strip along x at a height, its face up. */
+function flat(z: number, lengthMm = 60): LooseStrand {
+  const points: Vec3[] = [0, 1].map((end) => [end * lengthMm, 0, z]);
+  return { points, normals: points.map((): Vec3 => [0, 0, 1]), parts: ['turn', 'turn'], moves: [1, 1] };
+}
+
+function twoLayers(gapMm: number): ClothMesh {
+  const mesh = layLoose([flat(0), flat(gapMm)], grid, 24, noJitter);
+  measureNormals(mesh, mesh.active);
+  measureNormals(mesh, mesh.standing);
+  return mesh;
+}
+
+const heights = ({ position }: ClothMesh, from: number, to: number) =>
+  Array.from({ length: to - from }, (_, i) => position[3 * (from + i) + 2] ?? 0);
+const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
+
+test('a strip is laid as long, as wide and as flat as was asked', () => {
+  const mesh = twoLayers(10);
+  assert.equal(mesh.count, (mesh.active.rows + mesh.standing.rows) * grid.columns);
+  const across = Array.from({ length: mesh.count }, (_, v) => mesh.position[3 * v + 1] ?? 0);
+  assert.ok(Math.abs(Math.max(...across) - Math.min(...across) - 24) < 1e-9);
+  assert.equal(mesh.active.rows, 11);
+  assert.ok(heights(mesh, 0, mesh.standing.first).every((z) => z === 0));
+  assert.ok(mesh.normal.every((value, i) => Math.abs(Math.abs(value) - (i % 3 === 2 ? 1 : 0)) < 1e-9));
+});
+
+test('layers too near are pushed apart to their thickness, and those far enough are left alone', () => {
+  for (const gap of [0.9, 1.8, 2.3]) {
+    const mesh = twoLayers(gap);
+    const contacts = new Contacts(mesh);
+    contacts.follow(rule);
+    assert.ok(contacts.pairs > 0);
+    for (let pass = 0; pass < 40; pass++) contacts.pass(rule);
+    const apart = mean(heights(mesh, mesh.standing.first, mesh.count)) - mean(heights(mesh, 0, mesh.standing.first));
+    assert.ok(Math.abs(apart - rule.thicknessMm) < 0.1, `${gap} became ${apart}`);
+    assert.ok(contacts.deepest < 0.1);
+  }
+  const far = twoLayers(3);
+  const contacts = new Contacts(far);
+  contacts.follow(rule);
+  contacts.pass(rule);
+  assert.deepEqual(far.position, twoLayers(3).position);
+});
+
+test('a layer pushed half through another is pushed back to its own side, not out on the other', () => {
+  const mesh = twoLayers(2);
+  const contacts = new Contacts(mesh);
+  contacts.follow(rule);
+  contacts.pass(rule);
+  for (let v = mesh.standing.first; v < mesh.count; v++) mesh.position[3 * v + 2] = -0.8;
+  for (let pass = 0; pass < 60; pass++) contacts.pass(rule);
+  assert.ok(mean(heights(mesh, mesh.standing.first, mesh.count)) > mean(heights(mesh, 0, mesh.standing.first)) + 2);
+});
+
+test('a strip across another keeps off it as well', () => {
+  const upright: LooseStrand = {
+    points: [
+      [30, 0, -30],
+      [30, 0, 30],
+    ],
+    normals: [
+      [1, 0, 0],
+      [1, 0, 0],
+    ],
+    parts: ['turn', 'turn'],
+    moves: [1, 1],
+  };
+  const mesh = layLoose([flat(0), upright], { rowMm: 3, columns: 9 }, 24, noJitter);
+  measureNormals(mesh, mesh.active);
+  measureNormals(mesh, mesh.standing);
+  const contacts = new Contacts(mesh);
+  contacts.follow(rule);
+  contacts.pass(rule);
+  assert.ok(contacts.deepest > 0, 'it stands in the way');
+});
+
+test('a stretched strip draws together, one too narrow spreads, a flat one at rest does not stir', () => {
+  const still = twoLayers(10);
+  still.active.width.fill(24);
+  const before = still.position.slice();
+  sweep(still, still.active, activeStiffness, undefined);
+  assert.ok(still.position.every((value, i) => Math.abs(value - (before[i] ?? 0)) < 1e-9));
+  const stretched = twoLayers(10);
+  stretched.active.rest.fill(4);
+  for (let i = 0; i < 400; i++) sweep(stretched, stretched.active, activeStiffness, undefined);
+  const xs = Array.from({ length: stretched.standing.first }, (_, v) => stretched.position[3 * v] ?? 0);
+  assert.ok(Math.max(...xs) - Math.min(...xs) < 46);
+  const narrow = twoLayers(10);
+  narrow.active.width.fill(34);
+  for (let i = 0; i < 600; i++) sweep(narrow, narrow.active, activeStiffness, undefined);
+  const ys = Array.from({ length: narrow.standing.first }, (_, v) => narrow.position[3 * v + 1] ?? 0);
+  assert.ok(Math.max(...ys) - Math.min(...ys) > 28);
+});
+
+test('sweeps and passes move nothing as a whole: what one point gives another takes', () => {
+  const mesh = twoLayers(1.2);
+  const centre = () => [0, 1, 2].map((axis) => mean(Array.from({ length: mesh.count }, (_, v) => mesh.position[3 * v + axis] ?? 0)));
+  const before = centre();
+  mesh.active.rest.fill(3);
+  const contacts = new Contacts(mesh);
+  contacts.follow(rule);
+  for (let i = 0; i < 20; i++) {
+    sweep(mesh, mesh.active, activeStiffness, undefined);
+    contacts.pass(rule);
+  }
+  centre().forEach((value, axis) => {
+    assert.ok(Math.abs(value - (before[axis] ?? 0)) < 1e-9);
+  });
+});
+
+test('cloth is taken away toward one strain, by little at a time, and never past what is held open', () => {
+  const mesh = twoLayers(10);
+  const before = mesh.active.rest.slice();
+  takeAway(mesh, mesh.active, 1, undefined);
+  assert.ok(mesh.active.rest.every((rest, i) => rest < (before[i] ?? 0) && rest >= 0.99 * (before[i] ?? 0) - 1e-9));
+  const held = new Float64Array(mesh.active.rows).fill(5.99);
+  for (let i = 0; i < 50; i++) takeAway(mesh, mesh.active, 1, held);
+  assert.ok(mesh.active.rest.every((rest) => rest >= 5.99));
+});
+
+test('tension grows while layers keep off each other and falls while they are pressed, within its bounds', () => {
+  const tension = new Tension(0.4);
+  for (let i = 0; i < 200; i++) tension.follow(0, 0);
+  assert.equal(tension.now, 0.4);
+  for (let i = 0; i < 10; i++) tension.follow(50, 50);
+  const pressed = tension.now;
+  assert.ok(pressed < 0.3);
+  tension.follow(50, 0);
+  assert.equal(tension.now, pressed, 'touching is not pressing');
+  for (let i = 0; i < 500; i++) tension.follow(50, 50);
+  assert.ok(tension.now > 0);
+});
+
+test('nothing stays in the neck or behind the shirt, and pins lie on the neck', () => {
+  const mesh = twoLayers(10);
+  for (let i = 0; i < mesh.position.length; i += 3) {
+    mesh.position[i + 1] = i % 2 === 0 ? -20 : 30;
+    mesh.position[i + 2] = shirtZMm - 10;
+  }
+  for (let i = 0; i < 60; i++) keepOffBody(mesh, 1);
+  for (let i = 0; i < mesh.position.length; i += 3) {
+    const [x, y, z] = [mesh.position[i] ?? 0, mesh.position[i + 1] ?? 0, mesh.position[i + 2] ?? 0];
+    if (y < 0) assert.ok(z > shirtZMm - 0.01);
+    else assert.ok(Math.hypot(x, z - (shirtZMm - neckRadiusMm)) > neckRadiusMm - 0.01);
+  }
+  for (const side of [1, -1] as const) {
+    const [x, , z] = neckPin(side);
+    assert.equal(Math.sign(x), side);
+    assert.ok(Math.abs(Math.hypot(x, z - (shirtZMm - neckRadiusMm)) - neckRadiusMm) < 1e-9);
+  }
+  const before = mesh.position[2] ?? 0;
+  mesh.position[1] = 0;
+  pressToShirt(mesh);
+  assert.ok((mesh.position[2] ?? 0) <= before);
+});
+
+test('rows are as wide as the tie is there, times their fold; while it is loose the blade is as wide as it will be', () => {
+  const mesh = layLoose([activePath(parseKnot('Li Ro Li Co T')), standingPath(parseKnot('Li Ro Li Co T'))], grid, 26, noJitter);
+  const folding = foldingOf(mesh, grid.rowMm);
+  assert.ok([...folding.active, ...folding.standing].every((fold) => fold >= 0.49 && fold <= 1));
+  setWidths(mesh, tieA, { activeFromMm: 795, standingFromMm: 1025, knotMm: 220 }, folding);
+  assert.ok(Math.abs((mesh.active.width[0] ?? 0) - widthAt(tieA, 795) * (folding.active[0] ?? 0)) < 1e-9);
+  assert.ok((mesh.active.width.at(-1) ?? 0) > 60, 'the blade hangs broad');
+  assert.ok((mesh.standing.width.at(-1) ?? 0) < 30);
+});
+
+test('a loose path runs the word’s moves in order, outward, and ends as the knot does', () => {
+  fc.assert(
+    fc.property(anyKnot, (knot) => {
+      const { points, moves, parts } = activePath(knot);
+      const inMoves = moves.filter((move) => move > 0);
+      assert.deepEqual(
+        inMoves,
+        inMoves.toSorted((a, b) => a - b),
+      );
+      assert.equal(inMoves.at(-1), knot.moves.length);
+      assert.ok(parts.includes('band') && parts.includes('tuck'));
+      assert.ok((points.at(-1)?.[1] ?? 0) < -150, 'the blade hangs down');
+      assert.equal(parts[0], 'arm');
+    }),
+  );
+  assert.ok(!activePath(parseKnot('Li Ro Li Co D')).parts.includes('band'));
+  assert.ok((activePath(parseKnot('N Li Ro Li Co H')).points.at(-1)?.[1] ?? 0) > 100, 'the end goes up under the collar');
+});
+
+test('creases are laid where they are wanted, one, a hair off, two, or none', () => {
+  const mesh = layLoose(
+    [activePath(parseKnot('Li Ro Li Co T')), standingPath(parseKnot('Li Ro Li Co T'))],
+    { rowMm: 6, columns: 9 },
+    26,
+    noJitter,
+  );
+  const of = (dimple: Parameters<typeof creaseOf>[2]) => creaseOf(mesh, mesh.active, dimple, 6);
+  assert.equal(of('none'), undefined);
+  const centred = of('centred')?.offset ?? new Float64Array(0);
+  const lowest = [...centred].indexOf(Math.min(...centred));
+  assert.equal(lowest, 4);
+  assert.ok(Math.abs((centred[3] ?? 0) - (centred[5] ?? 0)) < 1e-9, 'the middle one is even');
+  const off = of('off-centre')?.offset ?? new Float64Array(0);
+  assert.ok(Math.abs((off[3] ?? 0) - (off[5] ?? 0)) > 0.01);
+  assert.notDeepEqual(of('double')?.offset, centred);
+  const crease = of('centred');
+  assert.ok(crease && crease.firstRow < crease.lastRow && crease.lastRow < mesh.active.rows);
+});
+
+test('numbers from a seed are its own, and spread over the whole range', () => {
+  const draw = (seed: number) => {
+    const next = randomFrom(seed);
+    return Array.from({ length: 400 }, next);
+  };
+  assert.deepEqual(draw(5), draw(5));
+  assert.notDeepEqual(draw(5), draw(6));
+  assert.ok(draw(5).every((value) => value >= 0 && value < 1));
+  assert.ok(Math.abs(mean(draw(5)) - 0.5) < 0.05);
+});

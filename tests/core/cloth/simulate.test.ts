@@ -1,0 +1,86 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import { crossings } from '../../../src/core/cloth/crossings.ts';
+import { measureCloth } from '../../../src/core/cloth/measure.ts';
+import { referenceTying } from '../../../src/core/cloth/reference.ts';
+import { Simulation, usualSetting } from '../../../src/core/cloth/simulate.ts';
+import { tieInCloth } from '../../../src/core/cloth/tieInCloth.ts';
+import { knotPrint, sameKnot } from '../../../src/core/cloth/topology.ts';
+import { enumerateKnots, formatKnot, parseKnot } from '../../../src/core/index.ts';
+import { knotsInManner } from '../../../src/core/knot/manners.ts';
+
+const oriental = referenceTying(parseKnot('Lo Ri Co T'));
+const after = (steps: number, seed = 0) => {
+  const simulation = new Simulation({ ...oriental, seed });
+  simulation.run(steps);
+  return simulation;
+};
+
+test('the same word, tie and seed give the same mesh, bit for bit; another seed another one', () => {
+  const one = after(150).mesh.position;
+  assert.deepEqual(after(150).mesh.position, one);
+  assert.notDeepEqual(after(150, 1).mesh.position, one);
+  assert.ok(one.every(Number.isFinite));
+});
+
+test('every word is laid as the knot it is: mirror-free prints tell words apart, and the way it is laid by a hair does not', () => {
+  const laid = (word: string, seed = 0) => knotPrint(new Simulation({ ...referenceTying(parseKnot(word)), seed }).mesh);
+  assert.ok(sameKnot(laid('Li Ro Li Co T'), laid('Li Ro Li Co T', 7)));
+  assert.ok(!sameKnot(laid('Li Ro Li Co T'), laid('Lo Ri Co T')));
+  assert.ok(!sameKnot(laid('Li Ro Ci Lo Ri Co T'), laid('Li Ro Ci Ro Li Co T')), 'the sisters differ in what is left when drawn out');
+});
+
+test('loosely laid, hardly any cloth goes through other cloth, for every word and family', () => {
+  for (const knot of [...enumerateKnots(8), ...knotsInManner('open', 6), ...knotsInManner('narrow', 6)]) {
+    assert.ok(crossings(new Simulation(referenceTying(knot)).mesh) <= 12, formatKnot(knot));
+  }
+});
+
+test('drawing up takes cloth away, keeps layers apart, and changes nothing of the knot', () => {
+  const simulation = new Simulation(oriental);
+  const print = knotPrint(simulation.mesh);
+  const length = () => simulation.mesh.active.rest.reduce((sum, each) => sum + each, 0);
+  const loose = length();
+  simulation.run(900);
+  assert.ok(length() < 0.8 * loose);
+  assert.ok(simulation.deepestMm < 1);
+  assert.ok(sameKnot(print, knotPrint(simulation.mesh)));
+  assert.equal(simulation.progress, 900 / usualSetting.steps);
+});
+
+test('cloth pushed through other cloth is found', () => {
+  const { mesh } = after(900);
+  assert.equal(crossings(mesh), 0);
+  // The standing end is pushed forward through the band that lies before it.
+  for (let v = mesh.standing.first; v < mesh.count; v++) mesh.position[3 * v + 2] = (mesh.position[3 * v + 2] ?? 0) + 14;
+  assert.ok(crossings(mesh) > 0);
+});
+
+test('the oriental comes out clean, of a size that cloth has; thicker cloth makes it larger', () => {
+  const tied = tieInCloth(oriental);
+  assert.equal(tied.kind, 'tied');
+  if (tied.kind !== 'tied') return;
+  const measures = measureCloth(tied.mesh);
+  const near = (value: number, expected: number, by: number, what: string) =>
+    assert.ok(Math.abs(value - expected) <= by, `${what}: ${value}`);
+  near(measures.topMm, 44, 5, 'top');
+  near(measures.heightMm, 42, 5, 'height');
+  near(measures.depthMm, 19, 4, 'depth');
+  assert.ok(measures.tiltDeg > 4, 'it leans to the wearer’s right');
+  assert.ok(measures.topMm > measures.bottomMm);
+  const thick = tieInCloth({ ...oriental, tie: { ...oriental.tie, thicknessMm: 5 } });
+  assert.ok(thick.kind === 'tied' && measureCloth(thick.mesh).inKnotMm > measures.inKnotMm);
+});
+
+test('it can be stopped, and what never comes out clean is refused', () => {
+  let asked = 0;
+  assert.deepEqual(tieInCloth(oriental, usualSetting, { shouldStop: () => asked++ > 2 }), { kind: 'stopped' });
+  const shares: number[] = [];
+  const hasty = tieInCloth(
+    oriental,
+    { grid: { rowMm: 16, columns: 3 }, steps: 120, mostTension: 30 },
+    { onProgress: (share) => shares.push(share) },
+  );
+  assert.equal(hasty.kind, 'refused');
+  assert.ok(shares.length >= 12 && shares.every((share) => share > 0 && share <= 1));
+});

@@ -1,4 +1,5 @@
 import { Check, ChevronDown } from 'lucide-react';
+import { startTransition } from 'react';
 import {
   Autocomplete,
   Button,
@@ -62,7 +63,8 @@ export function Chooser({ label, value, placeholder, groups, onChoose, search }:
       value={value}
       placeholder={placeholder}
       onChange={(key) => {
-        if (key !== null) onChoose(String(key));
+        // The list closes at once; what follows from the choice is drawn as the hand leaves room for it.
+        if (key !== null) startTransition(() => onChoose(String(key)));
       }}
     >
       <Label className="sr-only">{label}</Label>

@@ -38,7 +38,7 @@ export const Rail = memo(function Rail({ ranked, ties, chosenId, onChoose }: Rai
   };
 
   return (
-    <div ref={scroller} className="overflow-x-auto border-b border-line pb-2">
+    <div ref={scroller} className="overflow-x-auto border-b border-line pb-2 contain-layout">
       <div
         role="listbox"
         aria-label="Ties, best first"

@@ -25,7 +25,7 @@ export const TieJudged = memo(function TieJudged({ outfit, shirtColour, jacketCo
   const knots = useMemo(() => knotsInWords(dressed, tie), [dressed, tie]);
   const { best } = judgement;
   return (
-    <section aria-label="The tie with the outfit" className="grid gap-6 pt-3 lg:grid-cols-[20rem_20rem_minmax(0,1fr)]">
+    <section aria-label="The tie with the outfit" className="grid gap-6 pt-3 contain-layout lg:grid-cols-[20rem_20rem_minmax(0,1fr)]">
       <Pictures outfit={dressed} tie={tie} judgement={judgement} shirtColour={shirtColour} jacketColour={jacketColour} />
       <div>
         <div className="flex items-start justify-between gap-4">

@@ -1,29 +1,25 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import type { ReadyKnot } from '../../src/contract/clothIndex.ts';
 import { packCloth, seenOf } from '../../src/core/cloth/compact.ts';
-import { type ClothMeasures, measureCloth } from '../../src/core/cloth/measure.ts';
 import { referenceTying } from '../../src/core/cloth/reference.ts';
+import { measureCloth } from '../../src/core/cloth/seen/measure.ts';
+import { shownMoves } from '../../src/core/cloth/seen/shown.ts';
 import { tieInCloth } from '../../src/core/cloth/tieInCloth.ts';
-import { enumerateKnots } from '../../src/core/index.ts';
+import { enumerateKnots, type Knot, parseKnot } from '../../src/core/index.ts';
 import { knotCode } from '../../src/core/knot/code.ts';
-import { root } from '../machine/paths.ts';
+import { namedWords } from '../../src/core/knot/names.ts';
+import { readyFolder } from './readyFolder.ts';
 
-export const readyFolder = join(root, 'public', 'cloth');
-export const mostReadyMoves = 8;
+/** What is tied ready: every classic knot to nine moves, and all others that have a name. */
+export const readyKnots: readonly Knot[] = [
+  ...new Map([...enumerateKnots(9), ...namedWords.map(({ word }) => parseKnot(word))].map((knot) => [knotCode(knot), knot])).values(),
+];
 
-/** What is known of a ready mesh beside its bytes. */
-export interface ReadyKnot {
-  readonly bytes: number;
-  readonly seconds: number;
-  readonly attempt: number;
-  readonly drawnUp: number;
-  readonly measures: ClothMeasures;
-}
-
-/** Ties every `of`th classic knot from the `part`th on, writes its file, and tells each as it is done. */
+/** Ties every `of`th of them from the `part`th on, writes its file, and tells each as it is done. */
 export function tiePart(part: number, of: number, told: (code: string, ready: ReadyKnot | string) => void): void {
-  enumerateKnots(mostReadyMoves).forEach((knot, i) => {
+  readyKnots.forEach((knot, i) => {
     if (i % of !== part) return;
     const code = knotCode(knot);
     const started = performance.now();
@@ -35,6 +31,13 @@ export function tiePart(part: number, of: number, told: (code: string, ready: Re
     const bytes = gzipSync(packCloth(seenOf(tied.mesh)), { level: 9 });
     writeFileSync(join(readyFolder, `${code}.bin.gz`), bytes);
     const { attempt, drawnUp, mesh } = tied;
-    told(code, { bytes: bytes.length, seconds: (performance.now() - started) / 1000, attempt, drawnUp, measures: measureCloth(mesh) });
+    told(code, {
+      bytes: bytes.length,
+      seconds: (performance.now() - started) / 1000,
+      attempt,
+      drawnUp,
+      measures: measureCloth(mesh),
+      shown: shownMoves(mesh),
+    });
   });
 }

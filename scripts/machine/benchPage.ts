@@ -11,8 +11,8 @@ export function benchOf(driver: WebDriver, address: string) {
   const one = (xpath: string): Promise<WebElement> => steadyElement(driver, xpath, patienceMs);
   const text = async (testId: string) => (await one(`//*[@data-testid="${testId}"]`)).getText();
   const field = (label: string) => one(`//label[normalize-space()="${label}"]/following::input[1]`);
-  const waitFor = async (what: () => Promise<boolean>, message: string) => {
-    await driver.wait(() => what().catch(() => false), patienceMs, message);
+  const waitFor = async (what: () => Promise<boolean>, message: string, mostMs = patienceMs) => {
+    await driver.wait(() => what().catch(() => false), mostMs, message);
   };
 
   return {

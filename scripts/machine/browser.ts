@@ -20,6 +20,9 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
     '--headless',
     '--no-sandbox',
     '--disable-gpu',
+    // Pictures with light and shadow are drawn by software.
+    '--use-angle=swiftshader',
+    '--enable-unsafe-swiftshader',
     '--disable-quic',
     '--no-first-run',
     '--disable-background-networking',

@@ -3,13 +3,15 @@ import { benchCore } from '../benches/core.ts';
 import { withCrowdedStudio } from '../benches/crowdedStudio.ts';
 import { benchPlanEndpoint } from '../benches/planEndpoint.ts';
 import { benchRack } from '../benches/rack.ts';
+import { benchScene } from '../benches/scene.ts';
 import { benchSearch } from '../benches/search.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
 
-/** `npm run bench` measures everything; `npm run bench core` (or cloth, plan, records) one part. */
+/** `npm run bench` measures everything; `npm run bench core` (or cloth, scene, plan, records) one part. */
 const parts = {
   core: benchCore,
   cloth: benchCloth,
+  scene: () => withCrowdedStudio(benchScene),
   plan: benchPlanEndpoint,
   records: () =>
     withCrowdedStudio(async (studio) => {

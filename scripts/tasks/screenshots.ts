@@ -1,5 +1,6 @@
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { PNG } from 'pngjs';
 import type { WebDriver } from 'selenium-webdriver';
 import { type BenchPage, benchOf } from '../machine/benchPage.ts';
 import { openBrowser } from '../machine/browser.ts';
@@ -64,7 +65,7 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
     prepare: async (bench) => {
       await bench.choose('Client', 'Tobiah');
       await bench.open('/knots');
-      await bench.one('//*[@data-code="4.1"]');
+      await bench.one('//*[@data-code="4.1"]//*[local-name()="image"]');
     },
   },
   {
@@ -73,7 +74,7 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
     prepare: async (bench) => {
       await bench.choose('Client', 'Edrin');
       await bench.open('/knots/6.4');
-      await bench.one('//h1[normalize-space()]');
+      await inCloth(bench, 1);
     },
   },
   {
@@ -82,7 +83,7 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
     prepare: async (bench) => {
       await bench.choose('Client', 'Edrin');
       await bench.open('/knots/compare?of=4.1,6.4,8.7,8.12');
-      await bench.one('//*[starts-with(@aria-label, "Close-up of collar")]');
+      await inCloth(bench, 4);
     },
   },
   { name: 'fittings', path: '/fittings', prepare: async () => undefined },
@@ -103,6 +104,23 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
     },
   },
 ];
+
+const mostTyingMs = 180_000;
+
+/** Waits until so many knots are shown in this very tie. */
+async function inCloth(bench: BenchPage, knots: number): Promise<void> {
+  await bench.one('//canvas[@data-drawn="true"]');
+  const said = /Simulated in this tie|In this very tie/g;
+  await bench.waitFor(async () => (await bench.body()).match(said)?.length === knots, 'it was never tied', mostTyingMs);
+}
+
+/** Four knots, each in another cloth, cut out of their pages into one picture. */
+const fourKnots = [
+  { client: 'Edrin', tie: 'Tide teal repp stripe', knot: '6.4' },
+  { client: 'Tobiah', tie: 'Long slate grenadine', knot: '8.7' },
+  { client: 'Tobiah', tie: 'Rust silk knit, square end', knot: '4.1' },
+  { client: 'Bram', tie: 'Steward’s silver satin', knot: '5.2' },
+] as const;
 
 const folder = join(root, 'docs', 'screenshots');
 const size = { width: 1280, height: 800 };
@@ -131,6 +149,7 @@ await runTask(async () => {
           await browser.quit();
         }
       }
+      await fourInCloth(web.address);
     } finally {
       await web.stop();
     }
@@ -138,6 +157,33 @@ await runTask(async () => {
     cluster.stop();
   }
 });
+
+async function fourInCloth(address: string): Promise<void> {
+  const cells: PNG[] = [];
+  for (const { client, tie, knot } of fourKnots) {
+    const browser = await openBrowser(size.width, size.height);
+    try {
+      const bench = benchOf(browser.driver, address);
+      await bench.open('/');
+      await bench.choose('Client', client);
+      await bench.choose('Tie', tie);
+      await bench.open(`/knots/${knot}`);
+      await inCloth(bench, 1);
+      const canvas = await bench.one('//canvas[@data-drawn="true"]');
+      cells.push(PNG.sync.read(Buffer.from(await canvas.takeScreenshot(), 'base64')));
+    } finally {
+      await browser.quit();
+    }
+  }
+  const width = Math.max(...cells.map((cell) => cell.width));
+  const height = Math.max(...cells.map((cell) => cell.height));
+  const together = new PNG({ width: 2 * width, height: 2 * height });
+  cells.forEach((cell, i) => {
+    PNG.bitblt(cell, together, 0, 0, cell.width, cell.height, (i % 2) * width, Math.floor(i / 2) * height);
+  });
+  writeFileSync(join(folder, 'knots-in-cloth.png'), PNG.sync.write(together));
+  console.log('docs/screenshots/knots-in-cloth.png');
+}
 
 /** Window borders count in a window's size, so it is grown until the page itself has the size wanted. */
 async function fitViewport(driver: WebDriver): Promise<void> {

@@ -7,8 +7,8 @@ import { ensureBrowser } from '../machine/debian.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
 import { root } from '../machine/paths.ts';
 
-/** `npm test` runs everything; `npm test core` (or contract, drawing, islands, server, browser, check) one stage. */
-const stages = ['check', 'core', 'contract', 'drawing', 'islands', 'server', 'browser'] as const;
+/** `npm test` runs everything; `npm test core` (or contract, drawing, scene, islands, server, browser, check) one stage. */
+const stages = ['check', 'core', 'contract', 'drawing', 'scene', 'islands', 'server', 'browser'] as const;
 type Stage = (typeof stages)[number];
 
 await runTask(async () => {

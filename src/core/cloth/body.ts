@@ -7,6 +7,17 @@ const axisZMm = shirtZMm - neckRadiusMm;
 /** Before the body is there it stands this far back. */
 const farBackMm = 160;
 
+/** The neck goes over into the chest without an edge, within so much below the collar. */
+const throatMm = 40;
+const chestRound = 420;
+
+/** How far forward the body comes below the collar, mm: as the neck at y = 0, as the chest further down. */
+function chestAt(x: number, y: number, shirt: number, axis: number): number {
+  const neck = axis + (x * x < neckRadiusMm * neckRadiusMm ? Math.sqrt(neckRadiusMm * neckRadiusMm - x * x) : 0);
+  const t = Math.min(1, -y / throatMm);
+  return neck + t * t * (3 - 2 * t) * (shirt - (x * x) / chestRound - neck);
+}
+
 /** Keeps cloth out of the shirt front and the neck. `near` grows from 0 (far back) to 1 (in place). */
 export function keepOffBody({ position: p, count }: ClothMesh, near: number): void {
   if (near <= 0) return;
@@ -18,7 +29,8 @@ export function keepOffBody({ position: p, count }: ClothMesh, near: number): vo
     const y = p[i + 1] as number;
     const z = p[i + 2] as number;
     if (y < 0) {
-      if (z < shirt) p[i + 2] = z + 0.5 * (shirt - z);
+      const floor = chestAt(x, y, shirt, axis);
+      if (z < floor) p[i + 2] = z + 0.5 * (floor - z);
       continue;
     }
     const dz = z - axis;
@@ -31,8 +43,11 @@ export function keepOffBody({ position: p, count }: ClothMesh, near: number): vo
   }
 }
 
+/** How far the arms climb from the knot to the neck's sides: they lie under the collar's fold. */
+const armsRiseMm = 28;
+
 /** Where the arms leave for the nape: at the neck's sides. `side` is +1 on the wearer's right. */
 export function neckPin(side: 1 | -1): readonly [number, number, number] {
   const angle = (95 * Math.PI) / 180;
-  return [side * neckRadiusMm * Math.sin(angle), 50, axisZMm + neckRadiusMm * Math.cos(angle)];
+  return [side * neckRadiusMm * Math.sin(angle), armsRiseMm, axisZMm + neckRadiusMm * Math.cos(angle)];
 }

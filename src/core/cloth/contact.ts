@@ -1,95 +1,175 @@
 import type { ClothMesh, Strand } from './mesh.ts';
+import { nearestOnTriangle } from './nearest.ts';
 
-export interface ContactRule {
-  /** Least distance of two layers along their common normal, mm. */
-  readonly thicknessMm: number;
-  /** How far aside a point still holds another off, mm. */
-  readonly discMm: number;
-  /** How far points keep off each other where their cloth stands across one another, mm. */
-  readonly ballMm: number;
-}
-
-/** Found anew so often, so pairs are looked for a little beyond their reach. */
-const marginMm = 3;
 /** Points of one strand nearer along the cloth than this are neighbours, not layers, mm. */
 const alongMm = 12;
-/** Past this share of the thickness the pair has gone through, and is given up. */
-const givenUp = 0.8;
-const correction = 0.9;
-const mostMm = 2;
-/** Where two normals cross more steeply than this, points keep off each other as balls. */
-const steep = 0.35;
-const forgotten = 1.7;
-const easyMm = 0.18;
+/** Share of what is pressed in that one pass puts right. */
+const correction = 0.5;
 const pressedMm = 0.35;
-const neverNearer = 0.02;
-/** Within this share of the thickness of one plane it is left open which point is above. */
-const undecided = 0.25;
+/** Pairs are sought so far beyond their reach: further while the cloth moves fast. */
+const leastMarginMm = 0.8;
+const mostMarginMm = 2.5;
+/** While few pairs are near each other a wider margin costs nothing. */
+const fewPairs = 15_000;
+const wideMarginMm = 5;
+const stepsBetween = 5;
+/** A point may come so much nearer to other cloth in one step: it can never pass through. */
+const shareOfRoom = 0.4;
+/** Room of a point that touches nothing, mm. */
+const freeMm = 2;
 
 /**
- * Self-contact of the cloth: every point is a disc with a normal, and each pair remembers which
- * side of each other it is on, so that a layer pushed half through another is pushed back, not out.
+ * Self-contact of the cloth as it is: points keep a layer's thickness from the triangles of other parts.
+ * No point moves further in a step than a share of its room, so no cloth can pass through other cloth.
  */
 export class Contacts {
-  pairs = 0;
-  /** Deepest penetration of the last pass, mm. */
-  deepest = 0;
-  /** How many pairs are pressed in by more than a little, and by too much. */
+  /** How many touch, and how many of them are pressed in too far, after the last pass. */
   touching = 0;
   pressed = 0;
-  private a = new Int32Array(1 << 15);
-  private b = new Int32Array(1 << 15);
-  private side = new Int8Array(1 << 15);
-  private oldKey = new Float64Array(1 << 17).fill(-1);
-  private oldSide = new Int8Array(1 << 17);
+  /** Deepest that two layers are pressed into each other, mm. */
+  deepest = 0;
+  /** Distance of every point to the nearest cloth that it touches, before this step, mm. */
+  private readonly room: Float64Array;
+  private readonly moved: Float64Array;
+  private pairs = 0;
+  private point = new Int32Array(1 << 15);
+  private triangle = new Int32Array(1 << 15);
+  private apart = new Float32Array(1 << 15);
+  private isFound = false;
+  private marginMm = mostMarginMm;
+  private sinceFound = 0;
+  private readonly corners: Int32Array;
+  /** Points that keep off: every vertex, and the middles of the borders between rows, as two vertices each. */
+  private readonly ends: Int32Array;
   private readonly along: Float64Array;
   private readonly strandOf: Uint8Array;
   private readonly cell: Int32Array;
+  private readonly place: Int32Array;
   private readonly start = new Int32Array(buckets + 1);
   private readonly next = new Int32Array(buckets + 1);
-  private readonly order: Int32Array;
-  private readonly place: Int32Array;
+  private readonly sorted: Int32Array;
+  /** Where the points are, in the same order. */
+  private readonly sortedAt: Float64Array;
   private readonly foundAt: Float64Array;
+  private readonly share = new Float64Array(3);
+  private readonly shareBefore = new Float64Array(3);
 
   constructor(private readonly mesh: ClothMesh) {
-    this.along = new Float64Array(mesh.count);
-    this.strandOf = new Uint8Array(mesh.count);
-    this.cell = new Int32Array(mesh.count);
-    this.order = new Int32Array(mesh.count);
-    this.place = new Int32Array(3 * mesh.count);
-    this.foundAt = new Float64Array(3 * mesh.count).fill(Number.POSITIVE_INFINITY);
-    this.strandOf.fill(1, mesh.standing.first);
+    const { count, standing } = mesh;
+    this.corners = trianglesOf(mesh);
+    this.ends = pointsOf(mesh);
+    const points = this.ends.length / 2;
+    this.along = new Float64Array(count);
+    this.strandOf = new Uint8Array(count).fill(1, standing.first);
+    this.cell = new Int32Array(points);
+    this.place = new Int32Array(3 * points);
+    this.sorted = new Int32Array(points);
+    this.sortedAt = new Float64Array(3 * points);
+    this.foundAt = new Float64Array(3 * count);
+    this.room = new Float64Array(count);
+    this.moved = new Float64Array(count);
   }
 
-  /** Looks for the pairs anew when points have moved as far as the margin since. */
-  follow(rule: ContactRule): void {
+  /** Looks for the pairs anew when points have moved so far that others could have come to touch. */
+  follow(): void {
     const { position: p } = this.mesh;
-    const { foundAt } = this;
-    const most = (marginMm / 2) ** 2;
-    for (let i = 0; i < p.length; i += 3) {
-      const dx = (p[i] as number) - (foundAt[i] as number);
-      const dy = (p[i + 1] as number) - (foundAt[i + 1] as number);
-      const dz = (p[i + 2] as number) - (foundAt[i + 2] as number);
-      if (dx * dx + dy * dy + dz * dz <= most) continue;
-      this.find(rule);
-      foundAt.set(p);
-      return;
+    const { foundAt, moved } = this;
+    this.sinceFound++;
+    let most = this.isFound ? 0 : Number.POSITIVE_INFINITY;
+    for (let v = 0; v < moved.length; v++) {
+      const dx = (p[3 * v] as number) - (foundAt[3 * v] as number);
+      const dy = (p[3 * v + 1] as number) - (foundAt[3 * v + 1] as number);
+      const dz = (p[3 * v + 2] as number) - (foundAt[3 * v + 2] as number);
+      const distance = Math.sqrt(dx * dx + dy * dy + dz * dz);
+      moved[v] = distance;
+      if (distance > most) most = distance;
+    }
+    if (2 * most < this.marginMm) return;
+    if (this.isFound)
+      this.marginMm = Math.min(
+        this.pairs < fewPairs ? wideMarginMm : mostMarginMm,
+        Math.max(leastMarginMm, (2 * stepsBetween * most) / this.sinceFound),
+      );
+    this.find();
+    this.isFound = true;
+    foundAt.set(p);
+    moved.fill(0);
+    this.sinceFound = 0;
+  }
+
+  /** Looks for all points that may come to touch a triangle of another part before the margin is used up. */
+  private find(): void {
+    const { mesh, along, corners, ends, start, sorted, sortedAt, place, strandOf, share, marginMm } = this;
+    const { position: p, half } = mesh;
+    let thickest = 0;
+    for (let v = 0; v < half.length; v++) if ((half[v] as number) > thickest) thickest = half[v] as number;
+    const cellMm = thickest + marginMm + 3;
+    measureAlong(mesh, mesh.active, along);
+    measureAlong(mesh, mesh.standing, along);
+    this.shelve(cellMm);
+    this.pairs = 0;
+    for (let face = 0; face < corners.length; face += 6) {
+      const a = corners[face] as number;
+      const b = a + 1;
+      const c = a + mesh.columns;
+      const d = c + 1;
+      const mx = ((p[3 * a] as number) + (p[3 * b] as number) + (p[3 * c] as number) + (p[3 * d] as number)) / 4;
+      const my = ((p[3 * a + 1] as number) + (p[3 * b + 1] as number) + (p[3 * c + 1] as number) + (p[3 * d + 1] as number)) / 4;
+      const mz = ((p[3 * a + 2] as number) + (p[3 * b + 2] as number) + (p[3 * c + 2] as number) + (p[3 * d + 2] as number)) / 4;
+      const size = Math.sqrt(
+        Math.max(squareTo(p, a, mx, my, mz), squareTo(p, b, mx, my, mz), squareTo(p, c, mx, my, mz), squareTo(p, d, mx, my, mz)),
+      );
+      const own = half[a] as number;
+      const reach = size + own + thickest + marginMm;
+      const square = reach * reach;
+      const strand = strandOf[a] as number;
+      const here = along[a] as number;
+      const toX = Math.floor((mx + reach) / cellMm);
+      const toY = Math.floor((my + reach) / cellMm);
+      const toZ = Math.floor((mz + reach) / cellMm);
+      for (let gx = Math.floor((mx - reach) / cellMm); gx <= toX; gx++) {
+        for (let gy = Math.floor((my - reach) / cellMm); gy <= toY; gy++) {
+          for (let gz = Math.floor((mz - reach) / cellMm); gz <= toZ; gz++) {
+            const bucket = bucketOf(gx, gy, gz);
+            const end = start[bucket + 1] as number;
+            for (let k = start[bucket] as number; k < end; k++) {
+              const x = sortedAt[3 * k] as number;
+              const y = sortedAt[3 * k + 1] as number;
+              const z = sortedAt[3 * k + 2] as number;
+              const d2 = (x - mx) * (x - mx) + (y - my) * (y - my) + (z - mz) * (z - mz);
+              if (d2 > square) continue;
+              const point = sorted[k] as number;
+              const v = ends[2 * point] as number;
+              if (strandOf[v] === strand && Math.abs((along[v] as number) - here) < alongMm) continue;
+              const within = own + (half[v] as number) + marginMm;
+              if (d2 > (size + within) * (size + within)) continue;
+              // Two cells may share a bucket: a point is taken in its own cell only.
+              if (place[3 * point] !== gx || place[3 * point + 1] !== gy || place[3 * point + 2] !== gz) continue;
+              for (let t = face; t < face + 6; t += 3) {
+                const i = 3 * (corners[t] as number);
+                const j = 3 * (corners[t + 1] as number);
+                const l = 3 * (corners[t + 2] as number);
+                const nearest = nearestOnTriangle(p, x, y, z, i, j, l, share);
+                if (nearest < within * within) this.push(point, t, Math.sqrt(nearest) - own - (half[v] as number));
+              }
+            }
+          }
+        }
+      }
     }
   }
 
-  /** Looks for the pairs that may come to touch; those known keep their side. */
-  private find({ thicknessMm, discMm }: ContactRule): void {
-    const { mesh, along, cell, start, next, order, place, strandOf } = this;
-    const { position, count } = mesh;
-    this.rememberSides();
-    measureAlong(mesh, mesh.active, along);
-    measureAlong(mesh, mesh.standing, along);
-    const reach = Math.sqrt(thicknessMm * thicknessMm + discMm * discMm) + marginMm;
+  /** Points by the cell they are in. */
+  private shelve(cellMm: number): void {
+    const { cell, start, next, sorted, sortedAt, place, ends, mesh } = this;
+    const { position: p } = mesh;
     start.fill(0);
-    for (let i = 0; i < count; i++) {
-      const x = Math.floor((position[3 * i] as number) / reach);
-      const y = Math.floor((position[3 * i + 1] as number) / reach);
-      const z = Math.floor((position[3 * i + 2] as number) / reach);
+    for (let i = 0; i < cell.length; i++) {
+      const v = 3 * (ends[2 * i] as number);
+      const w = 3 * (ends[2 * i + 1] as number);
+      const x = Math.floor(((p[v] as number) + (p[w] as number)) / 2 / cellMm);
+      const y = Math.floor(((p[v + 1] as number) + (p[w + 1] as number)) / 2 / cellMm);
+      const z = Math.floor(((p[v + 2] as number) + (p[w + 2] as number)) / 2 / cellMm);
       place[3 * i] = x;
       place[3 * i + 1] = y;
       place[3 * i + 2] = z;
@@ -99,169 +179,168 @@ export class Contacts {
     }
     for (let k = 0; k < buckets; k++) start[k + 1] = (start[k + 1] as number) + (start[k] as number);
     next.set(start);
-    for (let i = 0; i < count; i++) {
+    for (let i = 0; i < cell.length; i++) {
       const bucket = cell[i] as number;
       const slot = next[bucket] as number;
-      order[slot] = i;
+      sorted[slot] = i;
+      const v = 3 * (ends[2 * i] as number);
+      const w = 3 * (ends[2 * i + 1] as number);
+      for (let axis = 0; axis < 3; axis++) sortedAt[3 * slot + axis] = ((p[v + axis] as number) + (p[w + axis] as number)) / 2;
       next[bucket] = slot + 1;
-    }
-    this.pairs = 0;
-    for (let i = 0; i < count; i++) {
-      const x = place[3 * i] as number;
-      const y = place[3 * i + 1] as number;
-      const z = place[3 * i + 2] as number;
-      for (let gx = x - 1; gx <= x + 1; gx++) {
-        for (let gy = y - 1; gy <= y + 1; gy++) {
-          for (let gz = z - 1; gz <= z + 1; gz++) {
-            const bucket = bucketOf(gx, gy, gz);
-            const end = start[bucket + 1] as number;
-            for (let k = start[bucket] as number; k < end; k++) {
-              const j = order[k] as number;
-              if (j <= i) continue;
-              // Two cells may share a bucket: a pair is taken in its own cell only.
-              if (place[3 * j] !== gx || place[3 * j + 1] !== gy || place[3 * j + 2] !== gz) continue;
-              const dx = (position[3 * j] as number) - (position[3 * i] as number);
-              const dy = (position[3 * j + 1] as number) - (position[3 * i + 1] as number);
-              const dz = (position[3 * j + 2] as number) - (position[3 * i + 2] as number);
-              if (dx * dx + dy * dy + dz * dz > reach * reach) continue;
-              if (strandOf[i] === strandOf[j] && Math.abs((along[i] as number) - (along[j] as number)) < alongMm) continue;
-              this.push(i, j);
-            }
-          }
-        }
-      }
     }
   }
 
-  /** One pass over all pairs: those too near are pushed apart along their common normal. */
-  pass({ thicknessMm, discMm, ballMm }: ContactRule): void {
-    const { a, b, side, mesh } = this;
-    const { position: p, normal: n } = mesh;
+  /** One pass over all pairs that may touch: points too near a triangle are pushed off it, and it off them. */
+  pass(): void {
+    const { point, triangle, apart, corners, ends, share, room, moved, mesh } = this;
+    const { position: p, half } = mesh;
     let deepest = 0;
     let touching = 0;
     let pressed = 0;
+    room.fill(freeMm);
     for (let k = 0; k < this.pairs; k++) {
-      const i = 3 * (a[k] as number);
-      const j = 3 * (b[k] as number);
-      const dx = (p[j] as number) - (p[i] as number);
-      const dy = (p[j + 1] as number) - (p[i + 1] as number);
-      const dz = (p[j + 2] as number) - (p[i + 2] as number);
-      const square = dx * dx + dy * dy + dz * dz;
-      if (square > forgotten * (discMm * discMm + thicknessMm * thicknessMm)) continue;
-      const [ax, ay, az] = [n[i] as number, n[i + 1] as number, n[i + 2] as number];
-      const [bx, by, bz] = [n[j] as number, n[j + 1] as number, n[j + 2] as number];
-      const together = ax * bx + ay * by + az * bz;
-      let nx: number;
-      let ny: number;
-      let nz: number;
-      let gap: number;
-      let hand = 1;
-      if (together < steep && together > -steep) {
-        const length = Math.sqrt(square);
-        if (length < neverNearer) continue;
-        nx = dx / length;
-        ny = dy / length;
-        nz = dz / length;
-        gap = length - (ballMm - thicknessMm);
-      } else {
-        const turn = together > 0 ? 1 : -1;
-        nx = ax + turn * bx;
-        ny = ay + turn * by;
-        nz = az + turn * bz;
-        const length = Math.sqrt(nx * nx + ny * ny + nz * nz);
-        nx /= length;
-        ny /= length;
-        nz /= length;
-        const apart = dx * nx + dy * ny + dz * nz;
-        const aside = square - apart * apart;
-        if (aside > discMm * discMm) {
-          // Well aside of each other there is no above and below to remember.
-          if (aside > forgotten * discMm * discMm) side[k] = 0;
-          continue;
-        }
-        hand = side[k] as number;
-        if (hand === 0) {
-          // Side by side, neither is above: they keep apart as edges do until one has come to lie over the other.
-          if (apart < undecided * thicknessMm && apart > -undecided * thicknessMm) continue;
-          hand = apart >= 0 ? 1 : -1;
-          side[k] = hand;
-        }
-        gap = hand * apart;
-      }
-      const depth = thicknessMm - gap;
-      if (depth <= 0) continue;
-      if (gap < -givenUp * thicknessMm) {
-        side[k] = 0;
-        continue;
-      }
+      const i = point[k] as number;
+      const v = ends[2 * i] as number;
+      const w = ends[2 * i + 1] as number;
+      const t = triangle[k] as number;
+      const a = corners[t] as number;
+      const b = corners[t + 1] as number;
+      const c = corners[t + 2] as number;
+      const nearer =
+        Math.max(moved[v] as number, moved[w] as number) + Math.max(moved[a] as number, moved[b] as number, moved[c] as number);
+      if ((apart[k] as number) > nearer) continue;
+      const thicknessMm = (half[v] as number) + (half[a] as number);
+      const x = ((p[3 * v] as number) + (p[3 * w] as number)) / 2;
+      const y = ((p[3 * v + 1] as number) + (p[3 * w + 1] as number)) / 2;
+      const z = ((p[3 * v + 2] as number) + (p[3 * w + 2] as number)) / 2;
+      const d2 = nearestOnTriangle(p, x, y, z, 3 * a, 3 * b, 3 * c, share);
+      if (d2 >= thicknessMm * thicknessMm || d2 < 1e-12) continue;
+      const d = Math.sqrt(d2);
+      const sa = share[0] as number;
+      const sb = share[1] as number;
+      const sc = share[2] as number;
+      const depth = thicknessMm - d;
+      touching++;
       if (depth > deepest) deepest = depth;
-      if (depth > easyMm) touching++;
       if (depth > pressedMm) pressed++;
-      const push = (hand * Math.min(correction * depth, mostMm)) / 2;
-      p[i] = (p[i] as number) - push * nx;
-      p[i + 1] = (p[i + 1] as number) - push * ny;
-      p[i + 2] = (p[i + 2] as number) - push * nz;
-      p[j] = (p[j] as number) + push * nx;
-      p[j + 1] = (p[j + 1] as number) + push * ny;
-      p[j + 2] = (p[j + 2] as number) + push * nz;
+      const free = Math.sqrt(this.squareBefore(v, w, a, b, c));
+      if (free < (room[v] as number)) room[v] = free;
+      if (free < (room[w] as number)) room[w] = free;
+      if (free < (room[a] as number)) room[a] = free;
+      if (free < (room[b] as number)) room[b] = free;
+      if (free < (room[c] as number)) room[c] = free;
+      const own = v === w ? 1 : 0.5;
+      const push = (correction * depth) / ((own + sa * sa + sb * sb + sc * sc) * d);
+      for (let axis = 0; axis < 3; axis++) {
+        const ia = 3 * a + axis;
+        const ib = 3 * b + axis;
+        const ic = 3 * c + axis;
+        const iv = 3 * v + axis;
+        const iw = 3 * w + axis;
+        const at = ((p[iv] as number) + (p[iw] as number)) / 2;
+        const off = push * (at - sa * (p[ia] as number) - sb * (p[ib] as number) - sc * (p[ic] as number));
+        p[iv] = (p[iv] as number) + own * off;
+        if (v !== w) p[iw] = (p[iw] as number) + own * off;
+        p[ia] = (p[ia] as number) - sa * off;
+        p[ib] = (p[ib] as number) - sb * off;
+        p[ic] = (p[ic] as number) - sc * off;
+      }
     }
     this.deepest = deepest;
     this.touching = touching;
     this.pressed = pressed;
   }
 
-  private push(i: number, j: number): void {
-    if (this.pairs === this.a.length) this.grow();
+  /** Square of the distance from a point to a triangle as both were before this step. */
+  private squareBefore(v: number, w: number, a: number, b: number, c: number): number {
+    const { before: q } = this.mesh;
+    const x = ((q[3 * v] as number) + (q[3 * w] as number)) / 2;
+    const y = ((q[3 * v + 1] as number) + (q[3 * w + 1] as number)) / 2;
+    const z = ((q[3 * v + 2] as number) + (q[3 * w + 2] as number)) / 2;
+    return nearestOnTriangle(q, x, y, z, 3 * a, 3 * b, 3 * c, this.shareBefore);
+  }
+
+  /** Takes back what a point moved in this step beyond its share of the room it had. */
+  keepRoom(): void {
+    const { room, mesh } = this;
+    const { position: p, before: q, count } = mesh;
+    for (let v = 0; v < count; v++) {
+      const most = shareOfRoom * (room[v] as number);
+      const i = 3 * v;
+      const dx = (p[i] as number) - (q[i] as number);
+      const dy = (p[i + 1] as number) - (q[i + 1] as number);
+      const dz = (p[i + 2] as number) - (q[i + 2] as number);
+      const square = dx * dx + dy * dy + dz * dz;
+      if (square <= most * most) continue;
+      const kept = most / Math.sqrt(square);
+      p[i] = (q[i] as number) + kept * dx;
+      p[i + 1] = (q[i + 1] as number) + kept * dy;
+      p[i + 2] = (q[i + 2] as number) + kept * dz;
+    }
+  }
+
+  private push(v: number, t: number, d: number): void {
+    if (this.pairs === this.point.length) {
+      this.point = grown(this.point, new Int32Array(2 * this.pairs));
+      this.triangle = grown(this.triangle, new Int32Array(2 * this.pairs));
+      this.apart = grown(this.apart, new Float32Array(2 * this.pairs));
+    }
     const k = this.pairs++;
-    this.a[k] = i;
-    this.b[k] = j;
-    this.side[k] = this.sideOf(i * this.mesh.count + j);
-  }
-
-  private grow(): void {
-    const [a, b, side] = [this.a, this.b, this.side];
-    this.a = new Int32Array(2 * a.length);
-    this.b = new Int32Array(2 * a.length);
-    this.side = new Int8Array(2 * a.length);
-    this.a.set(a);
-    this.b.set(b);
-    this.side.set(side);
-  }
-
-  private rememberSides(): void {
-    if (this.oldKey.length < 4 * this.pairs) {
-      this.oldKey = new Float64Array(2 * this.oldKey.length);
-      this.oldSide = new Int8Array(2 * this.oldSide.length);
-    }
-    const { oldKey, oldSide, a, b, side, mesh } = this;
-    oldKey.fill(-1);
-    const mask = oldKey.length - 1;
-    for (let k = 0; k < this.pairs; k++) {
-      if (side[k] === 0) continue;
-      const key = (a[k] as number) * mesh.count + (b[k] as number);
-      let slot = (key * 40503) & mask;
-      while (oldKey[slot] !== -1) slot = (slot + 1) & mask;
-      oldKey[slot] = key;
-      oldSide[slot] = side[k] as number;
-    }
-  }
-
-  private sideOf(key: number): number {
-    const { oldKey, oldSide } = this;
-    const mask = oldKey.length - 1;
-    let slot = (key * 40503) & mask;
-    while (oldKey[slot] !== -1) {
-      if (oldKey[slot] === key) return oldSide[slot] as number;
-      slot = (slot + 1) & mask;
-    }
-    return 0;
+    this.point[k] = v;
+    this.triangle[k] = t;
+    this.apart[k] = d;
   }
 }
 
 const buckets = 1 << 13;
 
+function grown<T extends Int32Array | Float32Array>(from: T, to: T): T {
+  to.set(from);
+  return to;
+}
+
 function bucketOf(x: number, y: number, z: number): number {
-  return ((x * 73856093) ^ (y * 19349663) ^ (z * 83492791)) & (buckets - 1);
+  return (Math.imul(x, 73856093) ^ Math.imul(y, 19349663) ^ Math.imul(z, 83492791)) & (buckets - 1);
+}
+
+function squareTo(p: Float64Array, v: number, x: number, y: number, z: number): number {
+  const dx = (p[3 * v] as number) - x;
+  const dy = (p[3 * v + 1] as number) - y;
+  const dz = (p[3 * v + 2] as number) - z;
+  return dx * dx + dy * dy + dz * dz;
+}
+
+/** Two triangles a face, their corners as vertices of the mesh; the first corner tells their place along the cloth. */
+function trianglesOf({ columns, active, standing }: ClothMesh): Int32Array {
+  const corners = new Int32Array(6 * (columns - 1) * (active.rows + standing.rows - 2));
+  let at = 0;
+  for (const { first, rows } of [active, standing]) {
+    for (let row = 0; row < rows - 1; row++) {
+      for (let column = 0; column < columns - 1; column++) {
+        const v = first + row * columns + column;
+        // Diagonals alternate, so that the cloth has no grain of its own.
+        const even = (row + column) % 2 === 0;
+        corners.set(
+          even
+            ? [v, v + 1, v + columns, v + 1, v + columns + 1, v + columns]
+            : [v, v + 1, v + columns + 1, v, v + columns + 1, v + columns],
+          at,
+        );
+        at += 6;
+      }
+    }
+  }
+  return corners;
+}
+
+/** Every vertex as a point of its own, and the middle of each piece of border. */
+function pointsOf({ columns, count, active, standing }: ClothMesh): Int32Array {
+  const ends: number[] = [];
+  for (let v = 0; v < count; v++) ends.push(v, v);
+  for (const { first, rows } of [active, standing])
+    for (let row = 0; row < rows - 1; row++)
+      for (const v of [first + row * columns, first + (row + 1) * columns - 1]) ends.push(v, v + columns);
+  return Int32Array.from(ends);
 }
 
 /** How far along its strand each vertex lies, mm. */

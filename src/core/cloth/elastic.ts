@@ -1,26 +1,12 @@
 import type { ClothMesh, Strand } from './mesh.ts';
 
 /** Shares of a fault that one sweep puts right: how stiff the cloth is in each direction. */
-export interface Stiffness {
-  readonly pull: number;
-  readonly push: number;
-  readonly widthPull: number;
-  readonly widthPush: number;
-  readonly shear: number;
-  readonly bendAlong: number;
-  readonly bendAcross: number;
-}
-
-export const activeStiffness: Stiffness = {
-  pull: 0.5,
-  push: 0.25,
-  widthPull: 0.4,
-  widthPush: 0.08,
-  shear: 0.05,
-  bendAlong: 0.3,
-  bendAcross: 0.15,
-};
-export const standingStiffness: Stiffness = { ...activeStiffness, bendAlong: 0.4 };
+const pull = 0.5;
+const push = 0.25;
+const widthPull = 0.4;
+const widthPush = 0.3;
+const shear = 0.05;
+const bendAcross = 0.3;
 
 /** How deep a set crease lies at each column, mm inward from flat; rows before and after it have none. */
 export interface Crease {
@@ -30,8 +16,8 @@ export interface Crease {
   readonly offset: Float64Array;
 }
 
-/** One sweep over the stretch, width, shear and bending of a strand. */
-export function sweep(mesh: ClothMesh, strand: Strand, k: Stiffness, crease: Crease | undefined): void {
+/** One sweep over the stretch, width, shear and bending of a strand; `bendAlong` is the share of a bend along it put right. */
+export function sweep(mesh: ClothMesh, strand: Strand, bendAlong: number, crease: Crease | undefined): void {
   const { position: p, columns } = mesh;
   const { first, rows, rest, width } = strand;
   const row3 = 3 * columns;
@@ -40,22 +26,22 @@ export function sweep(mesh: ClothMesh, strand: Strand, k: Stiffness, crease: Cre
     const across = (width[row] as number) / (columns - 1);
     for (let c = 0; c < columns - 1; c++) {
       const i = at + 3 * c;
-      hold(p, i, i + 3, across, k.widthPull, k.widthPush);
+      hold(p, i, i + 3, across, widthPull, widthPush);
     }
     if (row < rows - 1) {
       const length = rest[row] as number;
-      for (let c = 0; c < columns; c++) hold(p, at + 3 * c, at + 3 * c + row3, length, k.pull, k.push);
+      for (let c = 0; c < columns; c++) hold(p, at + 3 * c, at + 3 * c + row3, length, pull, push);
       const diagonal = Math.sqrt(length * length + across * across);
       for (let c = 0; c < columns - 1; c++) {
-        hold(p, at + 3 * c, at + 3 * c + row3 + 3, diagonal, k.shear, k.shear);
-        hold(p, at + 3 * c + 3, at + 3 * c + row3, diagonal, k.shear, k.shear);
+        hold(p, at + 3 * c, at + 3 * c + row3 + 3, diagonal, shear, shear);
+        hold(p, at + 3 * c + 3, at + 3 * c + row3, diagonal, shear, shear);
       }
     }
-    if (row > 0 && row < rows - 1) for (let c = 0; c < columns; c++) straighten(p, at + 3 * c, row3, k.bendAlong);
+    if (row > 0 && row < rows - 1) for (let c = 0; c < columns; c++) straighten(p, at + 3 * c, row3, bendAlong);
     if (crease && row >= crease.firstRow && row <= crease.lastRow) {
-      fold(mesh, at, k.bendAcross, crease.offset);
+      fold(mesh, at, bendAcross, crease.offset);
     } else {
-      for (let c = 1; c < columns - 1; c++) straighten(p, at + 3 * c, 3, k.bendAcross);
+      for (let c = 1; c < columns - 1; c++) straighten(p, at + 3 * c, 3, bendAcross);
     }
   }
 }

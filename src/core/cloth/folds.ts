@@ -1,4 +1,3 @@
-import type { Knot } from '../knot/knot.ts';
 import type { Tie } from '../tie/tie.ts';
 import { widthAt } from '../tie/width.ts';
 import type { Part } from './loosePath.ts';
@@ -8,9 +7,9 @@ import type { ClothMesh, Strand } from './mesh.ts';
  * Share of its own width at which the cloth lies folded in each part: imposed, as hands fold it, and
  * not predicted.
  */
-const folds: Readonly<Record<Part, number>> = { arm: 0.75, turn: 0.6, throat: 0.5, band: 0.9, top: 0.5, tuck: 0.62, hang: 1 };
+const folds: Readonly<Record<Part, number>> = { arm: 0.75, turn: 0.6, throat: 0.5, band: 0.85, top: 0.48, tuck: 0.42, hang: 1 };
 const foldOfStanding = 0.5;
-/** Rows over which one fold goes over into the next, as a share of all rows. */
+/** Cloth over which one fold goes over into the next, mm. */
 const blendMm = 24;
 
 /** Where the tie meets the knot: the cloth coordinate of the first row of each strand, from the tip of the end that ties, mm. */
@@ -28,23 +27,50 @@ export interface Folding {
   readonly standing: Float64Array;
 }
 
+/** What hangs out of the knot spreads to its own width over so much cloth, mm. */
+const spreadMm = 110;
+
 /** Fold at each row, going over smoothly from part to part. */
-export function foldingOf({ active, standing }: ClothMesh, rowMm: number): Folding {
-  const reach = Math.max(1, Math.round(blendMm / rowMm / 2));
-  const smooth = (strand: Strand, of: (part: Part) => number) =>
-    Float64Array.from(strand.parts, (_, row) => {
-      let sum = 0;
-      let count = 0;
-      for (let k = Math.max(0, row - reach); k <= Math.min(strand.rows - 1, row + reach); k++) {
-        sum += of(strand.parts[k] ?? 'hang');
-        count++;
-      }
-      return sum / count;
-    });
+export function foldingOf({ active, standing }: ClothMesh): Folding {
   return {
-    active: smooth(active, (part) => folds[part]),
-    standing: smooth(standing, (part) => (part === 'arm' ? folds.arm : foldOfStanding)),
+    active: spreading(
+      active,
+      blended(active, (part) => folds[part]),
+    ),
+    standing: blended(standing, (part) => (part === 'arm' ? folds.arm : foldOfStanding)),
   };
+}
+
+/** Below a tuck the blade opens only by and by. */
+function spreading({ parts, rows, rest }: Strand, fold: Float64Array): Float64Array {
+  let below = 0;
+  for (let row = parts.lastIndexOf('tuck') + 1; row > 0 && row < rows; row++) {
+    below += rest[row - 1] as number;
+    const share = Math.min(1, below / spreadMm);
+    fold[row] = Math.min(fold[row] as number, folds.tuck + (1 - folds.tuck) * share * share * (3 - 2 * share));
+  }
+  return fold;
+}
+
+/** Each row's fold, averaged over the cloth about it. */
+function blended({ rows, parts, rest }: Strand, of: (part: Part) => number): Float64Array {
+  const fold = Float64Array.from(parts, of);
+  const out = new Float64Array(rows);
+  for (let row = 0; row < rows; row++) {
+    let sum = fold[row] as number;
+    let weight = 1;
+    for (const way of [-1, 1] as const) {
+      let off = 0;
+      for (let k = row + way; k >= 0 && k < rows; k += way) {
+        off += rest[way === 1 ? k - 1 : k] as number;
+        if (off > blendMm / 2) break;
+        sum += fold[k] as number;
+        weight++;
+      }
+    }
+    out[row] = sum / weight;
+  }
+  return out;
 }
 
 /**
@@ -73,8 +99,3 @@ function isInKnot(part: Part | undefined): boolean {
 }
 
 const narrowestMm = 8;
-
-/** Whether a knot has a dimple to lay: only a blade that comes out of a tuck has. */
-export function canDimple({ active, finish }: Knot): boolean {
-  return active === 'blade' && finish === 'tuck';
-}

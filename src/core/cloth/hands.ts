@@ -1,6 +1,7 @@
+import type { Knot } from '../knot/knot.ts';
 import { shirtZMm } from './body.ts';
 import type { Crease } from './elastic.ts';
-import type { ClothMesh, Strand } from './mesh.ts';
+import type { ClothMesh } from './mesh.ts';
 
 /** What is imposed on the cloth as hands and collar do it, on top of what tension and contact give. */
 
@@ -22,7 +23,9 @@ const shoulderShare = 0.5;
 const belowKnotMm = 45;
 
 /** The crease from the tuck to just below the knot; `undefined` where none is laid. */
-export function creaseOf({ columns }: ClothMesh, strand: Strand, dimple: DimpleLaid, rowMm: number): Crease | undefined {
+export function creaseOf({ active, finish }: Knot, { columns, active: strand }: ClothMesh, dimple: DimpleLaid): Crease | undefined {
+  // Only a blade that comes out of a tuck has a dimple to lay.
+  if (active !== 'blade' || finish !== 'tuck') return undefined;
   const firstRow = strand.parts.indexOf('tuck');
   const hangs = strand.parts.lastIndexOf('tuck') + 1;
   if (dimple === 'none' || firstRow < 0) return undefined;
@@ -30,7 +33,9 @@ export function creaseOf({ columns }: ClothMesh, strand: Strand, dimple: DimpleL
   const offset = Float64Array.from({ length: columns }, (_, c) =>
     c === 0 || c === columns - 1 ? 0 : (depth[c] as number) - ((depth[c - 1] as number) + (depth[c + 1] as number)) / 2,
   );
-  return { firstRow, lastRow: Math.min(strand.rows - 3, hangs + Math.round(belowKnotMm / rowMm)), offset };
+  let lastRow = hangs;
+  for (let below = 0; below < belowKnotMm && lastRow < strand.rows - 3; lastRow++) below += strand.rest[lastRow] ?? 0;
+  return { firstRow, lastRow, offset };
 }
 
 function depthAt(across: number, dimple: DimpleLaid): number {

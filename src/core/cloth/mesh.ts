@@ -8,6 +8,8 @@ export interface Strand {
   readonly moves: readonly number[];
   /** Rest length from each row to the next, mm; falls as cloth is taken away. */
   readonly rest: Float64Array;
+  /** Length from each row to the next as it lies, mm. */
+  readonly lengths: Float64Array;
   /** Folded width at each row, mm. */
   readonly width: Float64Array;
 }
@@ -21,6 +23,8 @@ export interface ClothMesh {
   readonly before: Float64Array;
   /** Unit normals, the outermost side of the loose winding. */
   readonly normal: Float64Array;
+  /** Half of the thickness in which the cloth lies folded at every vertex, mm. */
+  readonly half: Float64Array;
   readonly active: Strand;
   readonly standing: Strand;
 }
@@ -60,12 +64,80 @@ export function layLoose(paths: readonly [LooseStrand, LooseStrand], grid: Grid,
       parts: path.parts,
       moves: path.moves,
       rest: new Float64Array(points.length - 1).fill(grid.rowMm),
+      lengths: new Float64Array(points.length - 1),
       width: new Float64Array(points.length).fill(widthMm),
     });
     first += points.length * columns;
   }
   const [active, standing] = strands as [Strand, Strand];
-  return { columns, count, position, before: position.slice(), normal: new Float64Array(3 * count), active, standing };
+  return {
+    columns,
+    count,
+    position,
+    before: position.slice(),
+    normal: new Float64Array(3 * count),
+    half: new Float64Array(count),
+    active,
+    standing,
+  };
+}
+
+/**
+ * The same cloth with fewer rows, none of them nearer than `leastMm` along it; the outermost two of each end are kept.
+ * The drawn-up knot needs them no nearer, and costs less.
+ */
+export function withFewerRows(mesh: ClothMesh, leastMm: number): ClothMesh {
+  const { columns, position, before } = mesh;
+  const kept = [mesh.active, mesh.standing].map((strand) => rowsKept(strand, leastMm));
+  const count = kept.reduce((sum, rows) => sum + rows.length, 0) * columns;
+  const [at, was] = [new Float64Array(3 * count), new Float64Array(3 * count)];
+  let first = 0;
+  const [active, standing] = [mesh.active, mesh.standing].map((strand, which): Strand => {
+    const rows = kept[which] ?? [];
+    rows.forEach((row, i) => {
+      const from = 3 * (strand.first + row * columns);
+      at.set(position.subarray(from, from + 3 * columns), 3 * (first + i * columns));
+      was.set(before.subarray(from, from + 3 * columns), 3 * (first + i * columns));
+    });
+    const rest = Float64Array.from(rows.slice(1), (row, i) => {
+      let sum = 0;
+      for (let k = rows[i] ?? 0; k < row; k++) sum += strand.rest[k] ?? 0;
+      return sum;
+    });
+    const thinned = {
+      first,
+      rows: rows.length,
+      parts: rows.map((row) => strand.parts[row] ?? 'hang'),
+      moves: rows.map((row) => strand.moves[row] ?? 0),
+      rest,
+      lengths: new Float64Array(rest.length),
+      width: Float64Array.from(rows, (row) => strand.width[row] ?? 0),
+    };
+    first += rows.length * columns;
+    return thinned;
+  }) as [Strand, Strand];
+  return {
+    columns,
+    count,
+    position: at,
+    before: was,
+    normal: new Float64Array(3 * count),
+    half: new Float64Array(count),
+    active,
+    standing,
+  };
+}
+
+function rowsKept({ rows, rest }: Strand, leastMm: number): number[] {
+  const kept = [0, 1];
+  let since = 0;
+  for (let row = 2; row < rows - 2; row++) {
+    since += rest[row - 1] ?? 0;
+    if (since < leastMm) continue;
+    kept.push(row);
+    since = 0;
+  }
+  return [...kept, rows - 2, rows - 1];
 }
 
 /** Points at even steps along a path. */

@@ -4,13 +4,14 @@ import { tieFrom } from '../tie/turned.ts';
 import { compressedThickness } from '../tie/width.ts';
 import { bundleOf } from '../tying/takeUp.ts';
 import { windingOf } from '../tying/winding.ts';
-import { keepOffBody, neckPin, shirtZMm } from './body.ts';
-import { type ContactRule, Contacts } from './contact.ts';
-import { activeStiffness, type Crease, measureNormals, standingStiffness, sweep } from './elastic.ts';
-import { canDimple, type Folding, foldingOf, type Placing, setWidths } from './folds.ts';
+import { keepOffBody } from './body.ts';
+import { Contacts } from './contact.ts';
+import { type Crease, measureNormals, sweep } from './elastic.ts';
+import { type Folding, foldingOf, type Placing, setWidths } from './folds.ts';
 import { creaseOf, type DimpleLaid, pressToShirt } from './hands.ts';
 import { activePath, standingPath } from './loosePath.ts';
-import { type ClothMesh, type Grid, layLoose } from './mesh.ts';
+import { type ClothMesh, type Grid, layLoose, type Strand, withFewerRows } from './mesh.ts';
+import { Pins } from './pins.ts';
 import { randomFrom } from './random.ts';
 import { Tension, takeAway } from './tighten.ts';
 
@@ -27,57 +28,79 @@ export interface TyingRequest {
 
 export interface Setting {
   readonly grid: Grid;
+  /** While it is drawn up the knot comes to hold many rows: nearer than this along the cloth they are thinned out. */
+  readonly leastRowMm: number;
   readonly steps: number;
-  readonly mostTension: number;
+  /** Share of the usual tension. */
+  readonly tension: number;
 }
 
-export const usualSetting: Setting = { grid: { rowMm: 8, columns: 9 }, steps: 1800, mostTension: 0.4 };
+/** A longer knot takes longer to draw up. */
+export function usualSetting({ moves }: Knot): Setting {
+  return { grid: { rowMm: 10, columns: 9 }, leastRowMm: 1.6, steps: 900 + 50 * moves.length, tension: 1 };
+}
 
 const looseWidthMm = 26;
 const jitterMm = 0.4;
 const damping = 0.9;
 const mostAStepMm = 0.8;
-const discMm = 4.5;
-const ballMm = 3.2;
-/** Folded cloth lies thicker than it is: this much of its compressed thickness keeps layers apart. */
-const layersInFold = 1.2;
-const passes = 3;
-const pinnedRows = 2;
-const hangEndYMm = -150;
+/**
+ * Stretch under which a loose knot is drawn up, and under which it is held in the end, times the square of the rows'
+ * distance: what makes one pull of it on every grid, since a row bends off its course by as much as it is long.
+ */
+const drawingStrainMm2 = 7.7;
+const heldStrainMm2 = 0.072;
+/** Cloth under the final pull bends as a rod of this bending length does: the root of stiffness over tension. */
+const bendLengthMm = 3;
+const drawingBend = 0.3;
+const mostBend = 0.35;
+const standingIsStiffer = 1.3;
+/** Drawn-up rows come to lie so much further apart than the least. */
+const rowsApart = 1.5;
+/** Shares of all steps. */
+const thinAt = [0.15, 0.25, 0.35, 0.45, 0.6] as const;
+const creaseFrom = 0.42;
+const pressFrom = 0.5;
 
 /** A knot being tied in cloth, step by step: the same request and setting give the same mesh, bit for bit. */
 export class Simulation {
-  readonly mesh: ClothMesh;
+  private cloth: ClothMesh;
+  private contacts: Contacts;
+  private folding: Folding;
+  private crease: Crease | undefined;
+  private least: Float64Array | undefined;
   private done = 0;
-  private readonly contacts: Contacts;
+  private thinned = 0;
+  private readonly pins: Pins;
   private readonly tie: Tie;
-  private readonly folding: Folding;
   private readonly placing: Placing;
   private readonly tension: Tension;
-  private readonly crease: Crease | undefined;
-  private readonly thicknessMm: number;
-  private readonly least: Float64Array | undefined;
-  private readonly loose: Float64Array;
+  private readonly layerMm: number;
 
   constructor(
     readonly request: TyingRequest,
-    readonly setting: Setting = usualSetting,
+    readonly setting: Setting = usualSetting(request.knot),
   ) {
-    const { knot, tie, loopMm, standingMm, dimple, seed } = request;
+    const { knot, tie, loopMm, standingMm, seed } = request;
     const random = randomFrom(seed);
     const jitter = seed === 0 ? () => 0 : () => jitterMm * (random() - 0.5);
-    this.mesh = layLoose([activePath(knot), standingPath(knot)], setting.grid, looseWidthMm, jitter);
-    this.loose = this.mesh.position.slice();
+    this.cloth = layLoose([activePath(knot), standingPath(knot)], setting.grid, looseWidthMm, jitter);
+    this.pins = new Pins(this.cloth, knot);
     this.tie = tieFrom(knot.active, tie);
-    this.folding = foldingOf(this.mesh, setting.grid.rowMm);
+    this.layerMm = compressedThickness(tie);
     const takenUp = bundleOf(windingOf(knot), this.tie, { loopMm, standingMm, crossingGapMm: 0 }).takeUpMm;
     const standingSideMm = tie.lengthMm - standingMm;
     this.placing = { activeFromMm: standingSideMm - loopMm + armMm, standingFromMm: standingSideMm - armMm, knotMm: 1.15 * takenUp + 40 };
-    this.tension = new Tension(setting.mostTension);
-    this.contacts = new Contacts(this.mesh);
-    this.thicknessMm = layersInFold * compressedThickness(tie);
-    this.crease = canDimple(knot) ? creaseOf(this.mesh, this.mesh.active, dimple, setting.grid.rowMm) : undefined;
-    this.least = leastOf(knot, this.mesh);
+    this.tension = new Tension(setting.tension);
+    this.contacts = new Contacts(this.cloth);
+    this.folding = foldingOf(this.cloth);
+    this.crease = creaseOf(knot, this.cloth, request.dimple);
+    this.least = leastOf(knot, this.cloth);
+  }
+
+  /** The cloth as it lies now; another object once its rows were thinned out. */
+  get mesh(): ClothMesh {
+    return this.cloth;
   }
 
   /** 0 at the start to 1 when the knot is tied. */
@@ -89,17 +112,9 @@ export class Simulation {
     return this.done >= this.setting.steps;
   }
 
-  get tensionNow(): number {
-    return this.tension.now;
-  }
-
   /** Deepest that two layers were pressed into each other in the last step, mm. */
   get deepestMm(): number {
     return this.contacts.deepest;
-  }
-
-  get pairs(): number {
-    return this.contacts.pairs;
   }
 
   /** Up to `steps` further steps; fewer where the knot is tied before. */
@@ -108,99 +123,68 @@ export class Simulation {
   }
 
   private step(): void {
-    const { mesh, contacts } = this;
     const share = this.progress;
-    const rule: ContactRule = { thicknessMm: this.thicknessMm * (0.7 + 0.3 * Math.min(1, share / 0.1)), discMm, ballMm };
-    takeAway(mesh, mesh.active, this.tension.now, this.least);
-    takeAway(mesh, mesh.standing, this.tension.now, undefined);
-    setWidths(mesh, this.tie, this.placing, this.folding);
-    this.blendWidths(share);
-    this.move();
-    this.pin(share);
-    measureNormals(mesh, mesh.active);
-    measureNormals(mesh, mesh.standing);
-    contacts.follow(rule);
-    sweep(mesh, mesh.active, activeStiffness, share > 0.42 ? this.crease : undefined);
-    sweep(mesh, mesh.standing, standingStiffness, undefined);
-    if (share > 0.5) pressToShirt(mesh);
-    for (let pass = 0; pass < passes; pass++) contacts.pass(rule);
-    keepOffBody(mesh, ease(share, 0.2, 0.6));
-    this.pin(share);
+    if (share >= (thinAt[this.thinned] ?? 2)) this.thin();
+    const { cloth, contacts } = this;
+    this.draw(share);
+    this.lay(share);
+    move(cloth);
+    this.pins.hold(cloth, ease(share, 0.2, 0.6));
+    measureNormals(cloth, cloth.active);
+    contacts.follow();
+    const bend = this.bendAt(share);
+    sweep(cloth, cloth.active, bend, share > creaseFrom ? this.crease : undefined);
+    sweep(cloth, cloth.standing, standingIsStiffer * bend, undefined);
+    if (share > pressFrom) pressToShirt(cloth);
+    contacts.pass();
+    keepOffBody(cloth, ease(share, 0.2, 0.6));
+    contacts.keepRoom();
+    this.pins.hold(cloth, ease(share, 0.2, 0.6));
     this.tension.follow(contacts.touching, contacts.pressed);
     this.done++;
   }
 
-  /** At the start the ribbon is as wide as it was laid; its own width comes with the first of the tightening. */
-  private blendWidths(share: number): void {
+  private draw(share: number): void {
+    const strain = this.strainAt(share);
+    takeAway(this.cloth, this.cloth.active, strain, this.least);
+    takeAway(this.cloth, this.cloth.standing, strain, undefined);
+  }
+
+  private strainAt(share: number): number {
+    const { grid, leastRowMm } = this.setting;
+    const [drawing, held] = [drawingStrainMm2 / grid.rowMm ** 2, heldStrainMm2 / leastRowMm ** 2];
+    return this.tension.now * (drawing + settledAt(share) * (held - drawing));
+  }
+
+  private bendAt(share: number): number {
+    const rowMm = rowsApart * this.setting.leastRowMm;
+    const held = Math.min(mostBend, (0.5 * this.strainAt(share) * bendLengthMm ** 2) / rowMm ** 2);
+    return drawingBend + settledAt(share) * (held - drawingBend);
+  }
+
+  /**
+   * Width and thickness at each row. Cloth folded to a share of its width lies as much thicker: its section stays
+   * what it is. At the start the ribbon is as wide as it was laid, and thinner.
+   */
+  private lay(share: number): void {
+    const { cloth, folding, layerMm } = this;
+    setWidths(cloth, this.tie, this.placing, folding);
     const own = Math.min(1, share / 0.15);
-    if (own >= 1) return;
-    for (const { width } of [this.mesh.active, this.mesh.standing])
+    for (const { width } of [cloth.active, cloth.standing])
       for (let row = 0; row < width.length; row++) width[row] = looseWidthMm + own * ((width[row] as number) - looseWidthMm);
+    const half = (Math.min(1, 0.7 + share) * layerMm) / 2;
+    thicken(cloth, cloth.active, folding.active, half);
+    thicken(cloth, cloth.standing, folding.standing, half);
   }
 
-  private move(): void {
-    const { position: p, before } = this.mesh;
-    for (let i = 0; i < p.length; i += 3) {
-      let vx = damping * ((p[i] as number) - (before[i] as number));
-      let vy = damping * ((p[i + 1] as number) - (before[i + 1] as number));
-      let vz = damping * ((p[i + 2] as number) - (before[i + 2] as number));
-      const square = vx * vx + vy * vy + vz * vz;
-      if (square > mostAStepMm * mostAStepMm) {
-        const slower = mostAStepMm / Math.sqrt(square);
-        vx *= slower;
-        vy *= slower;
-        vz *= slower;
-      }
-      before[i] = p[i] as number;
-      before[i + 1] = p[i + 1] as number;
-      before[i + 2] = p[i + 2] as number;
-      p[i] = (p[i] as number) + vx;
-      p[i + 1] = (p[i + 1] as number) + vy;
-      p[i + 2] = (p[i + 2] as number) + vz;
-    }
-  }
-
-  /** Holds the four ends: the arms go over from where they lay to the neck's sides, the tails hang. */
-  private pin(share: number): void {
-    const { mesh } = this;
-    const eased = ease(share, 0.2, 0.6);
-    const isHidden = this.request.knot.finish === 'collar';
-    this.pinEnd(mesh.active.first, true, neckPin(1), eased);
-    this.pinEnd(mesh.standing.first, true, neckPin(-1), eased);
-    this.pinEnd(
-      mesh.active.first + (mesh.active.rows - pinnedRows) * mesh.columns,
-      false,
-      isHidden ? [30, 70, shirtZMm - 40] : [0, hangEndYMm, shirtZMm + 12],
-      eased,
-    );
-    this.pinEnd(mesh.standing.first + (mesh.standing.rows - pinnedRows) * mesh.columns, false, [0, hangEndYMm, shirtZMm + 4], eased);
-  }
-
-  private pinEnd(first: number, isArm: boolean, to: readonly [number, number, number], eased: number): void {
-    const { position: p, before, columns } = this.mesh;
-    const count = pinnedRows * columns;
-    let cx = 0;
-    let cy = 0;
-    let cz = 0;
-    for (let v = first; v < first + count; v++) {
-      cx += (this.loose[3 * v] as number) / count;
-      cy += (this.loose[3 * v + 1] as number) / count;
-      cz += (this.loose[3 * v + 2] as number) / count;
-    }
-    // An arm is held by its middle only, so that it can turn to lie along the neck.
-    const middle = Math.floor(columns / 2);
-    for (let v = first; v < first + count; v++) {
-      if (isArm && (v - first) % columns !== middle) continue;
-      const at = [
-        (this.loose[3 * v] as number) + eased * (to[0] - cx),
-        (this.loose[3 * v + 1] as number) + eased * (to[1] - cy),
-        (this.loose[3 * v + 2] as number) + eased * (to[2] - cz),
-      ];
-      for (let axis = 0; axis < 3; axis++) {
-        p[3 * v + axis] = at[axis] as number;
-        before[3 * v + axis] = at[axis] as number;
-      }
-    }
+  private thin(): void {
+    const { knot, dimple } = this.request;
+    this.thinned++;
+    this.cloth = withFewerRows(this.cloth, this.setting.leastRowMm);
+    this.contacts = new Contacts(this.cloth);
+    this.folding = foldingOf(this.cloth);
+    this.crease = creaseOf(knot, this.cloth, dimple);
+    this.least = leastOf(knot, this.cloth);
   }
 }
 
@@ -210,6 +194,40 @@ const armMm = 95;
 function ease(share: number, from: number, to: number): number {
   const t = Math.min(1, Math.max(0, (share - from) / (to - from)));
   return t * t * (3 - 2 * t);
+}
+
+/** How far drawing up has gone over into holding. */
+function settledAt(share: number): number {
+  return ease(share, 0.45, 0.65);
+}
+
+function thicken({ columns, half }: ClothMesh, { first, rows }: Strand, fold: Float64Array, halfMm: number): void {
+  for (let row = 0; row < rows; row++) {
+    const at = first + row * columns;
+    half.fill(halfMm / (fold[row] as number), at, at + columns);
+  }
+}
+
+/** Every point goes on as it went, a little slower. */
+function move({ position: p, before }: ClothMesh): void {
+  for (let i = 0; i < p.length; i += 3) {
+    let vx = damping * ((p[i] as number) - (before[i] as number));
+    let vy = damping * ((p[i + 1] as number) - (before[i + 1] as number));
+    let vz = damping * ((p[i + 2] as number) - (before[i + 2] as number));
+    const square = vx * vx + vy * vy + vz * vz;
+    if (square > mostAStepMm * mostAStepMm) {
+      const slower = mostAStepMm / Math.sqrt(square);
+      vx *= slower;
+      vy *= slower;
+      vz *= slower;
+    }
+    before[i] = p[i] as number;
+    before[i + 1] = p[i + 1] as number;
+    before[i + 2] = p[i + 2] as number;
+    p[i] = (p[i] as number) + vx;
+    p[i + 1] = (p[i + 1] as number) + vy;
+    p[i + 2] = (p[i + 2] as number) + vz;
+  }
 }
 
 /** Least rest length of each row, where turns are held open: half a round of the diameter a move. */

@@ -22,34 +22,37 @@ export interface Watching {
   readonly shouldStop?: () => boolean;
 }
 
-/** From the usual way to gentler and finer ones; and another start, a hair off, before the slowest. */
-const attempts: readonly ((setting: Setting) => { readonly setting: Setting; readonly seedBy: number })[] = [
-  (setting) => ({ setting, seedBy: 0 }),
-  (setting) => ({ setting: { ...setting, mostTension: 0.75 * setting.mostTension, steps: Math.round(1.25 * setting.steps) }, seedBy: 1 }),
-  (setting) => ({ setting: { ...setting, mostTension: 0.5 * setting.mostTension, steps: Math.round(1.6 * setting.steps) }, seedBy: 2 }),
+/** From the usual way to gentler and finer ones, each from a start a hair off. */
+const attempts: readonly ((setting: Setting) => Setting)[] = [
+  (setting) => setting,
+  (setting) => ({ ...setting, tension: 0.7 * setting.tension, steps: Math.round(1.25 * setting.steps) }),
   ({ grid, ...setting }) => ({
-    setting: { ...setting, grid: { rowMm: 0.85 * grid.rowMm, columns: grid.columns + 2 }, steps: Math.round(1.6 * setting.steps) },
-    seedBy: 3,
+    ...setting,
+    grid: { rowMm: 0.75 * grid.rowMm, columns: grid.columns + 2 },
+    tension: 0.7 * setting.tension,
+    steps: Math.round(1.8 * setting.steps),
   }),
 ];
 
 const stepsBetween = 40;
 /** From here on a knot is tight enough to be shown, where it comes out clean. */
-const worthKeepingFrom = 0.6;
-const cleanMm = 0.4;
+const worthKeepingFrom = 0.75;
+const cleanMm = 1;
 
 /**
  * Ties a knot in cloth and checks it: the invariants of its centreline are those it started with, and no
  * cloth goes through other cloth. Where that fails at the end, the tightest state before that is clean
  * is taken; where there is none it is tried again more gently, and in the end refused.
  */
-export function tieInCloth(request: TyingRequest, setting: Setting = usualSetting, { onProgress, shouldStop }: Watching = {}): Tied {
+export function tieInCloth(
+  request: TyingRequest,
+  setting: Setting = usualSetting(request.knot),
+  { onProgress, shouldStop }: Watching = {},
+): Tied {
   let why: 'another-knot' | 'through-itself' = 'another-knot';
   for (const [attempt, of] of attempts.entries()) {
-    const { setting: tried, seedBy } = of(setting);
-    const simulation = new Simulation({ ...request, seed: request.seed + seedBy }, tried);
-    const { mesh } = simulation;
-    const print = knotPrint(mesh);
+    const simulation = new Simulation({ ...request, seed: request.seed + attempt }, of(setting));
+    const print = knotPrint(simulation.mesh, request.knot);
     const states: State[] = [];
     while (!simulation.isTied) {
       if (shouldStop?.()) return { kind: 'stopped' };
@@ -57,9 +60,10 @@ export function tieInCloth(request: TyingRequest, setting: Setting = usualSettin
       onProgress?.(simulation.progress, attempt);
       if (simulation.progress >= worthKeepingFrom && simulation.deepestMm < cleanMm) states.push(stateOf(simulation));
     }
+    const { mesh } = simulation;
     for (const state of states.toReversed()) {
       restore(mesh, state);
-      const same = sameKnot(print, knotPrint(mesh));
+      const same = sameKnot(print, knotPrint(mesh, request.knot));
       if (same && crossings(mesh) === 0) return { kind: 'tied', mesh, attempt, drawnUp: state.progress };
       why = same ? 'through-itself' : 'another-knot';
     }

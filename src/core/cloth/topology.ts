@@ -1,3 +1,4 @@
+import type { Knot } from '../knot/knot.ts';
 import { agree, alexanderAt, type Point3 } from '../topology/alexander.ts';
 import type { ClothMesh, Strand } from './mesh.ts';
 
@@ -13,14 +14,22 @@ const far: readonly Point3[] = [
   [8000, 8000, 9000],
 ];
 
+/** An end that is hidden under the collar is reached from above, around everything. */
+const aboveCollar: Point3 = [30, 900, -65];
+const besideAll: readonly Point3[] = [
+  [4000, -700, 0],
+  [4000, 900, -65],
+];
+
 /** What identifies how the cloth is knotted: invariants of the working strand alone, and of the whole tie. */
 export type KnotPrint = readonly bigint[];
 
-export function knotPrint(mesh: ClothMesh): KnotPrint {
+export function knotPrint(mesh: ClothMesh, { finish }: Knot): KnotPrint {
   const active = centreline(mesh, mesh.active);
   const standing = centreline(mesh, mesh.standing);
-  const alone = [...active, ...far];
-  const whole = [...standing, below, ...active.toReversed(), ...nape];
+  const isHidden = finish === 'collar';
+  const alone = [...active, ...(isHidden ? [aboveCollar] : []), ...far];
+  const whole = [...standing, below, ...(isHidden ? [...besideAll, aboveCollar] : []), ...active.toReversed(), ...nape];
   return [alone, whole].flatMap((curve) => values.map((value) => alexanderAt(curve, value)));
 }
 

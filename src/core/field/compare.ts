@@ -25,7 +25,7 @@ export function differencesInWords(knot: FieldKnot, from: FieldKnot, units: Leng
   if (Math.abs(wider) >= seenMm) says.push(`${length(wider)} ${wider > 0 ? 'wider' : 'narrower'} at the top`);
   const higher = shape.heightMm - other.shape.heightMm;
   if (Math.abs(higher) >= seenMm) says.push(`${length(higher)} ${higher > 0 ? 'higher' : 'lower'}`);
-  const [lean, otherLean] = [leanWord(shape.lean), leanWord(other.shape.lean)];
+  const [lean, otherLean] = [leanWord(shape.tiltDeg), leanWord(other.shape.tiltDeg)];
   if (lean !== otherLean) says.push(lean === 'level' ? 'sits level' : `leans ${lean === 'slight' ? 'slightly' : 'clearly'}`);
   const cloth = takeUpMm - other.takeUpMm;
   if (Math.abs(cloth) >= seenClothMm) says.push(`takes up ${length(cloth)} ${cloth > 0 ? 'more' : 'less'}`);

@@ -1,6 +1,7 @@
 import { knotCode } from '../knot/code.ts';
 import { type DifficultyWord, difficultyWord } from '../knot/difficulty.ts';
 import { parseKnot } from '../knot/parse.ts';
+import { leanWord } from '../plan/criteria/symmetry.ts';
 import type { KnotPlan } from '../plan/knotPlan.ts';
 import { plan } from '../plan/plan.ts';
 import type { PlanQuestion } from '../plan/request.ts';
@@ -22,9 +23,9 @@ export interface FieldAxis {
 
 const percent = (value: number) => `${Math.round(value * 100)} %`;
 
-/** Larger flank on the wearer's right counts as positive, share of the top width. */
+/** How the front stands against level, degrees: positive where it rises to the wearer's right. */
 export function signedLean({ plan: { shape } }: FieldKnot): number {
-  return shape.topMm > 0 ? (shape.rightFlankMm - shape.leftFlankMm) / shape.topMm : 0;
+  return shape.tiltDeg;
 }
 
 /** What the field can be laid out by. */
@@ -34,8 +35,10 @@ export const fieldAxes = {
     label: 'lean',
     of: signedLean,
     // The least certain of the measures, so no figure is told.
-    say: (value) =>
-      Math.abs(value) < 0.06 ? 'level' : `${Math.abs(value) < 0.11 ? 'slightly' : 'clearly'} to his ${value > 0 ? 'right' : 'left'}`,
+    say: (value) => {
+      const word = leanWord(value);
+      return word === 'level' ? 'level' : `${word === 'slight' ? 'slightly' : 'clearly'} to his ${value > 0 ? 'right' : 'left'}`;
+    },
   },
   height: { label: 'height', of: ({ plan: { shape } }) => shape.heightMm, say: formatLength },
   takeUp: { label: 'cloth taken up', of: ({ plan: { takeUpMm } }) => takeUpMm, say: formatLength },

@@ -8,9 +8,11 @@ export interface Steps {
   readonly fewerMoves: FieldKnot | undefined;
 }
 
+/** A degree of lean counts as so much of size. */
+const tiltWeighsMm = 0.6;
 /** Less than this cannot be seen, mm. */
 const seenMm = 0.6;
-const seenLean = 0.012;
+const seenTiltDeg = 2;
 
 /** From one knot to its neighbours; among those far enough to be seen, the one that is most like it otherwise. */
 export function stepsFrom(knot: FieldKnot, all: readonly FieldKnot[]): Steps {
@@ -24,7 +26,7 @@ export function stepsFrom(knot: FieldKnot, all: readonly FieldKnot[]): Steps {
   return {
     larger: nearest((each) => size(each) >= size(knot) + seenMm),
     smaller: nearest((each) => size(each) <= size(knot) - seenMm),
-    moreLevel: nearest((each) => tilt(each) <= tilt(knot) - seenLean),
+    moreLevel: nearest((each) => tilt(each) <= tilt(knot) - seenTiltDeg),
     fewerMoves: nearest((each) => each.plan.properties.moves < knot.plan.properties.moves),
   };
 }
@@ -35,7 +37,7 @@ function unlike(one: FieldKnot, other: FieldKnot): number {
   const { shape: b, properties: q } = other.plan;
   return (
     Math.abs(a.topMm - b.topMm) +
-    80 * Math.abs(signedLean(one) - signedLean(other)) +
+    tiltWeighsMm * Math.abs(signedLean(one) - signedLean(other)) +
     0.5 * Math.abs(a.heightMm - b.heightMm) +
     1.2 * Math.abs(p.moves - q.moves) +
     (p.startSeam === q.startSeam ? 0 : 0.5)

@@ -158,7 +158,9 @@ function judge({ word, winding, properties }: Candidate, setting: Setting): Unra
 
 /** A knot is worked out for a blade that starts on the right; started on the left it comes out as in a mirror. */
 function asWorn(shape: KnotShape, blade: 'right' | 'left'): KnotShape {
-  return blade === 'right' ? shape : { ...shape, leftFlankMm: shape.rightFlankMm, rightFlankMm: shape.leftFlankMm };
+  return blade === 'right'
+    ? shape
+    : { ...shape, leftFlankMm: shape.rightFlankMm, rightFlankMm: shape.leftFlankMm, tiltDeg: -shape.tiltDeg };
 }
 
 function near({ name, kind, meanMm }: Landmark, atMm: number): NearLandmark {

@@ -4,6 +4,8 @@ import type { Finish, Spoke } from '../knot/knot.ts';
 export interface Bundle {
   readonly takeUpMm: number;
   readonly finish: Finish;
+  /** Tilt of the front band, degrees; `undefined` where none crosses the front. */
+  readonly tiltDeg: number | undefined;
   /** Sections around each spoke once the knot is tied, the spoke itself included. */
   readonly sections: Readonly<Record<Spoke, number>>;
   /** Sections of the bare spokes, before the first move. */

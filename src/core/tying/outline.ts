@@ -10,15 +10,15 @@ export interface Corners {
   readonly bottomRight: FacePoint;
 }
 
-/** How far the top edge tips for a unit of lean, as a share of the top width. */
-const tipOfLean = 0.55;
+/** Share of the front's tilt by which the top edge tips. */
+const tipOfTilt = 0.5;
 const waist = 0.05;
 const swell = 0.035;
 const pointsASide = 8;
 
-/** Where the knot's face has its corners, on the wearer's own left and right. The larger flank sits higher, which is the lean one sees. */
-export function cornersOf({ middleMm, bottomMm, heightMm, topMm, lean, leftFlankMm, rightFlankMm }: KnotShape): Corners {
-  const tip = (tipOfLean * lean * topMm * Math.sign(rightFlankMm - leftFlankMm)) / 2;
+/** Where the knot's face has its corners, on the wearer's own left and right. The top edge tips with the front. */
+export function cornersOf({ middleMm, bottomMm, heightMm, topMm, tiltDeg, leftFlankMm, rightFlankMm }: KnotShape): Corners {
+  const tip = (topMm / 2) * Math.tan((tipOfTilt * tiltDeg * Math.PI) / 180);
   return {
     topLeft: [-(middleMm / 2 + leftFlankMm), tip],
     topRight: [middleMm / 2 + rightFlankMm, -tip],
@@ -28,8 +28,8 @@ export function cornersOf({ middleMm, bottomMm, heightMm, topMm, lean, leftFlank
 }
 
 /**
- * The outline of the drawn-up knot as a closed polygon, mm, clockwise as the wearer sees it in his
- * mirror turned round. The top spans the middle and both flanks, the bottom and the height are the
+ * The outline of the drawn-up knot as a closed polygon, mm, x to the wearer's right and y down from the button:
+ * from the top left corner over the right ones and back. The top spans the middle and both flanks, the bottom and the height are the
  * shape's own; top and bottom swell a little, the sides are drawn in. Every drawing uses it.
  */
 export function outlineOf(shape: KnotShape): FacePoint[] {

@@ -11,6 +11,8 @@ export interface KnotShape {
   readonly leftFlankMm: number;
   readonly rightFlankMm: number;
   readonly lean: number;
+  /** How the front stands against level, degrees: positive where it rises to the wearer's right. */
+  readonly tiltDeg: number;
 }
 
 const frontFlatness = 2.2;
@@ -21,8 +23,11 @@ const heightShare = 0.85;
 const panelAtThroat = 0.5;
 const panelBelow = 0.8;
 
+/** Where no band tells, a heavier flank stands higher: degrees to a whole width of difference. */
+const tiltOfFlanks = 120;
+
 /** The knot's outer measures from what is packed around each spoke. Lean is the least certain of them. */
-export function shapeOf({ sections, bare, facadeMm, panelMm, finish }: Bundle): KnotShape {
+export function shapeOf({ sections, bare, facadeMm, panelMm, finish, tiltDeg }: Bundle): KnotShape {
   const packedMm = diameter(sections.narrowEnd * frontFlatness);
   // A panel lies over the middle of the knot, and over as much of its flanks as it is wider.
   const middleMm = finish === 'open' ? Math.max(packedMm, panelAtThroat * panelMm) : packedMm;
@@ -39,6 +44,7 @@ export function shapeOf({ sections, bare, facadeMm, panelMm, finish }: Bundle): 
     leftFlankMm,
     rightFlankMm,
     lean: topMm > 0 ? Math.abs(leftFlankMm - rightFlankMm) / topMm : 0,
+    tiltDeg: tiltDeg ?? (topMm > 0 ? (tiltOfFlanks * (rightFlankMm - leftFlankMm)) / topMm : 0),
   };
 }
 

@@ -1,4 +1,5 @@
 import { type ActiveEnd, type Finish, type Knot, type Spoke, spokesCrossed } from '../knot/knot.ts';
+import { tiltOf } from './tilt.ts';
 
 /** What the engine needs of a knot, worked out once: the same for every family. */
 export interface Winding {
@@ -9,6 +10,8 @@ export interface Winding {
   /** From this place in `spokes` on, turns are held open; past the end where none is. */
   readonly looseFrom: number;
   readonly looseMm: number;
+  /** Tilt of the front band, degrees; `undefined` where none crosses the front. */
+  readonly tiltDeg: number | undefined;
 }
 
 export function windingOf(knot: Knot): Winding {
@@ -19,5 +22,6 @@ export function windingOf(knot: Knot): Winding {
     finish: knot.finish,
     looseFrom: knot.loose ? knot.loose.from - 1 : spokes.length,
     looseMm: knot.loose?.diameterMm ?? 0,
+    tiltDeg: tiltOf(knot),
   };
 }

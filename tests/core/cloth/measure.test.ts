@@ -2,8 +2,8 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { measureNormals } from '../../../src/core/cloth/elastic.ts';
 import type { LooseStrand, Part, Vec3 } from '../../../src/core/cloth/loosePath.ts';
-import { measureCloth } from '../../../src/core/cloth/measure.ts';
 import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh.ts';
+import { measureCloth } from '../../../src/core/cloth/seen/measure.ts';
 
 const wideMm = 40;
 

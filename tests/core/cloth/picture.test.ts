@@ -4,32 +4,30 @@ import { join } from 'node:path';
 import test from 'node:test';
 import { gunzipSync } from 'node:zlib';
 import { clothSourceHash } from '../../../scripts/cloth/sourceHash.ts';
-import { mostReadyMoves } from '../../../scripts/cloth/tieAll.ts';
+import { readyKnots } from '../../../scripts/cloth/tieAll.ts';
 import { root } from '../../../scripts/machine/paths.ts';
+import type { ClothIndex } from '../../../src/contract/clothIndex.ts';
 import { packCloth, seenOf, unpackCloth } from '../../../src/core/cloth/compact.ts';
-import { type PictureRequest, paintCloth } from '../../../src/core/cloth/picture.ts';
 import { referenceTying } from '../../../src/core/cloth/reference.ts';
+import { type PictureRequest, paintCloth } from '../../../src/core/cloth/seen/picture.ts';
+import { weaves } from '../../../src/core/cloth/seen/weave.ts';
 import { tieInCloth } from '../../../src/core/cloth/tieInCloth.ts';
-import { weaves } from '../../../src/core/cloth/weave.ts';
 import { enumerateKnots, parseKnot } from '../../../src/core/index.ts';
 import { knotCode } from '../../../src/core/knot/code.ts';
 import { patternCodes } from '../../../src/core/tie/patterns.ts';
 
 const folder = join(root, 'public', 'cloth');
 const read = (code: string) => gunzipSync(readFileSync(join(folder, `${code}.bin.gz`)));
-const index = JSON.parse(readFileSync(join(folder, 'index.json'), 'utf8')) as {
-  source: string;
-  refused: Record<string, string>;
-  knots: Record<string, { bytes: number }>;
-};
+const index = JSON.parse(readFileSync(join(folder, 'index.json'), 'utf8')) as ClothIndex;
 
 test('the ready meshes come from the cloth’s code as it is now; run npm run cloth after changing it', () => {
   assert.equal(index.source, clothSourceHash());
-  const codes = enumerateKnots(mostReadyMoves).map(knotCode);
+  const codes = readyKnots.map(knotCode);
   assert.deepEqual(new Set([...Object.keys(index.knots), ...Object.keys(index.refused)]), new Set(codes));
-  assert.equal(readdirSync(folder).length, Object.keys(index.knots).length + 1);
-  const bytes = Object.values(index.knots).reduce((sum, knot) => sum + knot.bytes, 0);
+  assert.equal(readdirSync(folder).length, Object.keys(index.knots).length + 2, 'a file for each, the index and the small pictures');
+  const bytes = enumerateKnots(9).reduce((sum, knot) => sum + (index.knots[knotCode(knot)]?.bytes ?? 0), 0);
   assert.ok(bytes < 400_000, `${bytes} bytes`);
+  assert.deepEqual(new Set(index.atlas.codes), new Set(Object.keys(index.knots)));
 });
 
 test('tied anew, a ready mesh comes out the same, byte for byte', () => {

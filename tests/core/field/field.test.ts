@@ -27,13 +27,13 @@ test('every axis gives a figure for every knot, and words for it', () => {
     }
   }
   const lean: FieldAxis = fieldAxes.lean;
-  assert.equal(lean.say(0.13, 'cm'), 'clearly to his right');
-  assert.equal(lean.say(-0.07, 'cm'), 'slightly to his left');
+  assert.equal(lean.say(15, 'cm'), 'clearly to his right');
+  assert.equal(lean.say(-10, 'cm'), 'slightly to his left');
 });
 
 test('the lean has a side, and is the core’s own otherwise', () => {
-  for (const knot of field) assert.ok(Math.abs(Math.abs(signedLean(knot)) - knot.plan.shape.lean) < 1e-12);
-  assert.ok(field.some((knot) => signedLean(knot) > 0.05) && field.some((knot) => signedLean(knot) < -0.05));
+  for (const knot of field) assert.equal(signedLean(knot), knot.plan.shape.tiltDeg);
+  assert.ok(field.some((knot) => signedLean(knot) > 13) && field.some((knot) => signedLean(knot) < -13));
 });
 
 test('the zone ends where a knot of usual proportions shows the band, and where it swamps; it widens with the opening', () => {
@@ -64,7 +64,7 @@ test('a step leads to a knot that is a little more of it, and otherwise as like 
     const { larger, smaller, moreLevel, fewerMoves } = stepsFrom(knot, field);
     if (larger) assert.ok(larger.plan.shape.topMm > knot.plan.shape.topMm);
     if (smaller) assert.ok(smaller.plan.shape.topMm < knot.plan.shape.topMm);
-    if (moreLevel) assert.ok(moreLevel.plan.shape.lean < knot.plan.shape.lean);
+    if (moreLevel) assert.ok(Math.abs(moreLevel.plan.shape.tiltDeg) < Math.abs(knot.plan.shape.tiltDeg));
     if (fewerMoves) assert.ok(fewerMoves.plan.properties.moves < knot.plan.properties.moves);
   }
   const { larger } = stepsFrom(named('four-in-hand'), field);

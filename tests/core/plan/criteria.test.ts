@@ -9,6 +9,7 @@ const find = (word: string, changes: Partial<PlanQuestion> = {}): KnotPlan => kn
 const said = (knot: KnotPlan, code: string) => knot.reasons.find((reason) => reason.code === code)!;
 
 const fourInHand = 'Li Ro Li Co T';
+const victoria = 'Li Ro Li Ro Li Co T';
 const windsor = 'Li Co Ri Lo Ci Ro Li Co T';
 const point = { ...question.shirt, collarSpreadMm: 70, tieSpaceMm: 5 };
 const cutaway = { ...question.shirt, collarSpreadMm: 150, tieSpaceMm: 12 };
@@ -69,10 +70,12 @@ test('landing says how often and how far off; under a waistcoat a miss is hidden
 });
 
 test('lean is told in words only, and stripes give it away', () => {
-  assert.deepEqual([0, 0.0599, 0.06, 0.1099, 0.11, 0.3].map(leanWord), ['level', 'level', 'slight', 'slight', 'clear', 'clear']);
+  assert.deepEqual([0, 7.9, -8, 12.9, -13, 30].map(leanWord), ['level', 'level', 'slight', 'slight', 'clear', 'clear']);
   assert.equal(said(find(windsor), 'symmetry').text, 'Sits level.');
-  assert.equal(said(find(fourInHand), 'symmetry').verdict, 'fair');
-  const striped = said(find(fourInHand, { tie: { ...tieA, pattern: 'stripe' } }), 'symmetry');
+  assert.match(said(find(fourInHand), 'symmetry').text, /^Leans slightly/);
+  assert.match(said(find(victoria), 'symmetry').text, /^Leans clearly/);
+  assert.equal(said(find(victoria), 'symmetry').verdict, 'fair');
+  const striped = said(find(victoria, { tie: { ...tieA, pattern: 'stripe' } }), 'symmetry');
   assert.equal(striped.verdict, 'poor');
   assert.match(striped.text, /The stripe makes it plain to see\.$/);
   assert.match(said(find(fourInHand, { shirt: cutaway }), 'symmetry').text, /The open collar hides it\.$/);

@@ -4,12 +4,13 @@ import type { Criterion, Verdict } from './criterion.ts';
 
 export type LeanWord = 'level' | 'slight' | 'clear';
 
-const slightFrom = 0.06;
-const clearFrom = 0.11;
+const slightFromDeg = 8;
+const clearFromDeg = 13;
 
-/** The lean in words: it is the least certain of the knot's measures, so no figure is shown. */
-export function leanWord(lean: number): LeanWord {
-  return lean < slightFrom ? 'level' : lean < clearFrom ? 'slight' : 'clear';
+/** The lean in words, from how the front is tilted: it is the least certain of the knot's measures, so no figure is shown. */
+export function leanWord(tiltDeg: number): LeanWord {
+  const tilt = Math.abs(tiltDeg);
+  return tilt < slightFromDeg ? 'level' : tilt < clearFromDeg ? 'slight' : 'clear';
 }
 
 const says: Readonly<Record<LeanWord, string>> = {
@@ -30,7 +31,7 @@ export const symmetryCriterion: Criterion = {
   code: 'symmetry',
   weight: 0.1,
   judge: ({ shape, collarClass, request }) => {
-    const word = leanWord(shape.lean);
+    const word = leanWord(shape.tiltDeg);
     const { symmetry } = request.taste;
     const score = scores[symmetry][word];
     const text = says[word];

@@ -1,4 +1,4 @@
-import type { ClothMesh, Strand } from './mesh.ts';
+import type { ClothMesh, Strand } from '../mesh.ts';
 
 /** What is read off a knot tied in cloth, mm and degrees; sides are the wearer's own, in his mirror. */
 export interface ClothMeasures {
@@ -16,6 +16,9 @@ export interface ClothMeasures {
 }
 
 const slices = 24;
+const middleHalfMm = 8;
+/** The first turn runs off into the arm under the collar: so much of its cloth does not count as the knot's face. */
+const rootMm = 16;
 
 /** Reads the measures off the rows of the knot itself, arms and hanging ends left out. */
 export function measureCloth(mesh: ClothMesh): ClothMeasures {
@@ -27,6 +30,7 @@ export function measureCloth(mesh: ClothMesh): ClothMeasures {
     const part = active.parts[row];
     if (part === 'arm' || part === 'hang' || part === 'tuck') continue;
     if (row < active.rows - 1) inKnotMm += active.rest[row] ?? 0;
+    if (part !== 'band' && inKnotMm < rootMm) continue;
     for (let c = 0; c < columns; c++) {
       const v = active.first + row * columns + c;
       knot.push(v);
@@ -35,14 +39,16 @@ export function measureCloth(mesh: ClothMesh): ClothMeasures {
   }
   const face = band.length > 0 ? band : knot;
   const of = (v: number, axis: number) => p[3 * v + axis] ?? 0;
-  const [bottomY, topY] = range(face.map((v) => of(v, 1)));
+  // The flanks of a band that leans stand higher and lower than its middle: its height is that of the middle.
+  const middleX = face.reduce((sum, v) => sum + of(v, 0), 0) / face.length;
+  const [bottomY, topY] = range(face.filter((v) => Math.abs(of(v, 0) - middleX) < middleHalfMm).map((v) => of(v, 1)));
+  const [back, front] = range(knot.filter((v) => of(v, 1) >= bottomY && of(v, 1) <= topY).map((v) => of(v, 2)));
   const spanAt = (y: number) => range(knot.filter((v) => Math.abs(of(v, 1) - y) < (topY - bottomY) / slices + 2).map((v) => of(v, 0)));
   const widths = Array.from({ length: slices }, (_, i) => spanAt(bottomY + ((i + 0.5) / slices) * (topY - bottomY)));
   const width = ([from, to]: readonly [number, number]) => to - from;
   const lowest = widths.slice(1, 4).map(width);
   const bottomMiddle = widths[2] ? (widths[2][0] + widths[2][1]) / 2 : 0;
   const [left, right] = range(widths.flat());
-  const [back, front] = range(knot.filter((v) => of(v, 1) >= bottomY && of(v, 1) <= topY).map((v) => of(v, 2)));
   return {
     inKnotMm,
     topMm: Math.max(...widths.slice(slices / 2).map(width)),

@@ -1,4 +1,4 @@
-import type { PatternCode } from '../tie/patterns.ts';
+import type { PatternCode } from '../../tie/patterns.ts';
 
 /** How much of the second colour shows at a place of the cloth, 0 or 1: across and along the strip, mm. */
 export type Weave = (acrossMm: number, alongMm: number) => 0 | 1;

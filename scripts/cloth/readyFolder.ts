@@ -1,0 +1,5 @@
+import { join } from 'node:path';
+import { root } from '../machine/paths.ts';
+
+/** Where ready meshes lie, to be served as they are. */
+export const readyFolder = join(root, 'public', 'cloth');

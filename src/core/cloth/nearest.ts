@@ -1,0 +1,71 @@
+/**
+ * Square of the distance from a point to a triangle, and the shares of the corners in the nearest point of it.
+ * `a`, `b`, `c` are places in `p` of x, y, z. Source: Ericson, "Real-Time Collision Detection" (2005), 5.1.5.
+ */
+export function nearestOnTriangle(
+  p: Float64Array,
+  px: number,
+  py: number,
+  pz: number,
+  a: number,
+  b: number,
+  c: number,
+  share: Float64Array,
+): number {
+  const ax = p[a] as number;
+  const ay = p[a + 1] as number;
+  const az = p[a + 2] as number;
+  const abx = (p[b] as number) - ax;
+  const aby = (p[b + 1] as number) - ay;
+  const abz = (p[b + 2] as number) - az;
+  const acx = (p[c] as number) - ax;
+  const acy = (p[c + 1] as number) - ay;
+  const acz = (p[c + 2] as number) - az;
+  const x = px - ax;
+  const y = py - ay;
+  const z = pz - az;
+  const d1 = abx * x + aby * y + abz * z;
+  const d2 = acx * x + acy * y + acz * z;
+  const bb = abx * abx + aby * aby + abz * abz;
+  const cc = acx * acx + acy * acy + acz * acz;
+  const bc = abx * acx + aby * acy + abz * acz;
+  const d3 = d1 - bb;
+  const d4 = d2 - bc;
+  const d5 = d1 - bc;
+  const d6 = d2 - cc;
+  let sb: number;
+  let sc: number;
+  const vc = d1 * d4 - d3 * d2;
+  const vb = d5 * d2 - d1 * d6;
+  const va = d3 * d6 - d5 * d4;
+  if (d1 <= 0 && d2 <= 0) {
+    sb = 0;
+    sc = 0;
+  } else if (d3 >= 0 && d4 <= d3) {
+    sb = 1;
+    sc = 0;
+  } else if (vc <= 0 && d1 >= 0 && d3 <= 0) {
+    sb = d1 / (d1 - d3);
+    sc = 0;
+  } else if (d6 >= 0 && d5 <= d6) {
+    sb = 0;
+    sc = 1;
+  } else if (vb <= 0 && d2 >= 0 && d6 <= 0) {
+    sb = 0;
+    sc = d2 / (d2 - d6);
+  } else if (va <= 0 && d4 - d3 >= 0 && d5 - d6 >= 0) {
+    sc = (d4 - d3) / (d4 - d3 + (d5 - d6));
+    sb = 1 - sc;
+  } else {
+    const all = va + vb + vc;
+    sb = vb / all;
+    sc = vc / all;
+  }
+  share[0] = 1 - sb - sc;
+  share[1] = sb;
+  share[2] = sc;
+  const dx = x - sb * abx - sc * acx;
+  const dy = y - sb * aby - sc * acy;
+  const dz = z - sb * abz - sc * acz;
+  return dx * dx + dy * dy + dz * dz;
+}

@@ -1,0 +1,73 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import test from 'node:test';
+import { gunzipSync } from 'node:zlib';
+import { readyFolder } from '../../../scripts/cloth/readyFolder.ts';
+import { readyKnots } from '../../../scripts/cloth/tieAll.ts';
+import type { ClothIndex } from '../../../src/contract/clothIndex.ts';
+import { unpackCloth } from '../../../src/core/cloth/compact.ts';
+import { crossings } from '../../../src/core/cloth/crossings.ts';
+import { measureNormals } from '../../../src/core/cloth/elastic.ts';
+import { referenceTying } from '../../../src/core/cloth/reference.ts';
+import { measureCloth } from '../../../src/core/cloth/seen/measure.ts';
+import { Simulation } from '../../../src/core/cloth/simulate.ts';
+import { knotPrint, sameKnot } from '../../../src/core/cloth/topology.ts';
+import { enumerateKnots, formatKnot } from '../../../src/core/index.ts';
+import { knotCode } from '../../../src/core/knot/code.ts';
+import { meshOf } from '../../support/clothMesh.ts';
+
+const index = JSON.parse(readFileSync(join(readyFolder, 'index.json'), 'utf8')) as ClothIndex;
+const ready = readyKnots.flatMap((knot) => {
+  const code = knotCode(knot);
+  const kept = index.knots[code];
+  return kept ? [{ knot, code, kept, mesh: meshOf(unpackCloth(gunzipSync(readFileSync(join(readyFolder, `${code}.bin.gz`))))) }] : [];
+});
+
+test('all classic words to nine moves are there, and none was refused', () => {
+  assert.deepEqual(index.refused, {});
+  const codes = new Set(ready.map(({ code }) => code));
+  for (const knot of enumerateKnots(9)) assert.ok(codes.has(knotCode(knot)), formatKnot(knot));
+});
+
+test('what is kept is the knot its word says, as it came out of packing, and no cloth goes through other cloth', () => {
+  for (const { knot, mesh } of ready) {
+    const laid = knotPrint(new Simulation(referenceTying(knot)).mesh, knot);
+    assert.ok(sameKnot(laid, knotPrint(mesh, knot)), formatKnot(knot));
+    assert.ok(crossings(mesh) <= 2, `${formatKnot(knot)}: a tenth of a millimetre may bring two layers to touch, no more`);
+  }
+});
+
+test('of a tucked knot the front shows most of all the band, but for two that came out with their end bulging', () => {
+  const tucked = ready.filter(({ knot: { finish } }) => finish === 'tuck');
+  const others = tucked.filter(({ knot, code, kept }) => {
+    assert.equal(kept.shown.length, knot.moves.length, code);
+    assert.ok(Math.abs(kept.shown.reduce((sum, share) => sum + share, 0) - 1) < 0.05, code);
+    const band = kept.shown[knot.moves.length - 2] ?? 0;
+    return Math.max(...kept.shown) > band || band < 0.35 || (kept.shown[0] ?? 1) > 0.45;
+  });
+  assert.ok(others.length <= 2, others.map(({ code }) => code).join(', '));
+});
+
+test('measured again, every kept knot is as large as its list says', () => {
+  for (const { code, kept, mesh } of ready) {
+    measureNormals(mesh, mesh.active);
+    const again = measureCloth(mesh);
+    for (const key of ['topMm', 'bottomMm', 'heightMm', 'depthMm'] as const)
+      assert.ok(Math.abs(again[key] - kept.measures[key]) < 4, `${code} ${key}: ${again[key]} for ${kept.measures[key]}`);
+    assert.ok(Math.abs(again.tiltDeg - kept.measures.tiltDeg) < 4, `${code}: ${again.tiltDeg}° for ${kept.measures.tiltDeg}°`);
+  }
+});
+
+test('knots have the sizes that knots have, and more moves take up more cloth', () => {
+  for (const { code, kept } of ready) {
+    const { topMm, heightMm, depthMm, inKnotMm } = kept.measures;
+    assert.ok(topMm > 20 && topMm < 110 && heightMm > 20 && heightMm < 130 && depthMm > 10 && depthMm < 75, code);
+    assert.ok(inKnotMm > 50 && inKnotMm < 700, code);
+  }
+  const mean = (moves: number) => {
+    const all = ready.filter(({ knot }) => knot.finish === 'tuck' && knot.active === 'blade' && knot.moves.length === moves);
+    return all.reduce((sum, { kept }) => sum + kept.measures.inKnotMm, 0) / all.length;
+  };
+  for (let moves = 4; moves <= 9; moves++) assert.ok(mean(moves) > mean(moves - 1), `${moves} moves`);
+});

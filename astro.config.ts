@@ -2,6 +2,7 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
+import { clothSourceHash } from './scripts/cloth/sourceHash.ts';
 
 export default defineConfig({
   output: 'server',
@@ -10,5 +11,5 @@ export default defineConfig({
   devToolbar: { enabled: false },
   // Endpoints take JSON only, which a foreign page cannot send without asking first.
   security: { checkOrigin: false },
-  vite: { plugins: [tailwindcss()] },
+  vite: { plugins: [tailwindcss()], define: { __CLOTH_SOURCE__: JSON.stringify(clothSourceHash()) } },
 });

@@ -171,21 +171,3 @@ test('a knot without a name is named for the studio, and found by that name', as
   await find('lamplighter\n');
   await bench.waitFor(async () => (await chosen()) === 'Lamplighter', 'the demo studio’s own name');
 });
-
-test('a knot’s page shows it tied in cloth, turned by the keys, and ties this very tie on demand', async () => {
-  const { bench, driver } = screen;
-  await bench.open('/knots/3.1');
-  const picture = await bench.one('//canvas[@role="slider"]');
-  assert.equal(await picture.getAttribute('aria-valuetext'), 'from the front');
-  for (let i = 0; i < 9; i++) await picture.sendKeys(Key.ARROW_RIGHT);
-  assert.equal(await picture.getAttribute('aria-valuetext'), 'from his right');
-  const inked = await driver.executeScript(
-    'const c = document.querySelector("canvas"); return c.getContext("2d").getImageData(0, 0, c.width, c.height).data.filter((v, i) => i % 4 === 3 && v > 0).length',
-  );
-  assert.ok(Number(inked) > 3000);
-  await (await bench.button('Tie this very tie')).click();
-  await shows(/Tying it: [1-9]\d* %/);
-  await (await bench.button('Stop')).click();
-  await (await bench.button('Tie this very tie')).click();
-  await driver.wait(async () => /Tied with this very tie/.test(await bench.body()), 60_000, 'never tied');
-});

@@ -52,7 +52,15 @@ test('a mark is the outline in one colour, with the edge that lies on top', () =
       createElement(
         'svg',
         null,
-        createElement(KnotMark, { word: knot.moves, shape: knot.shape, frame: ownRight, colour: '#123456', edge: '#fff', edgeWidth: 1 }),
+        createElement(KnotMark, {
+          word: knot.moves,
+          shape: knot.shape,
+          frame: ownRight,
+          colour: '#123456',
+          picture: undefined,
+          edge: '#fff',
+          edgeWidth: 1,
+        }),
       ),
     );
     assert.equal(mark.match(/<path/g)?.length, 2, name);

@@ -37,6 +37,7 @@ function paint(changes: Partial<Parameters<typeof Field>[0]> & { x?: FieldAxisCo
         chosen: '4.1',
         marked: new Set(['8.7']),
         colour: '#8c2230',
+        pictureOf: () => undefined,
         units: 'cm',
         onChoose: () => undefined,
         idOf: (code: string) => `k-${code.replace('.', '-')}`,
@@ -64,11 +65,11 @@ test('only the chosen knot is framed, and said to be chosen', () => {
   assert.equal(paint().match(/aria-selected="true"/g)?.length, 1);
 });
 
-test('what is laid aside has a border of its own', () => {
+test('what is laid aside is underlined', () => {
   const marked = /data-code="8\.7"[\s\S]*?<\/g><\/g>/.exec(paint())?.[0] ?? '';
-  assert.match(marked, /stroke="var\(--color-set\)"/);
+  assert.match(marked, /fill="var\(--color-set\)"/);
   const other = /data-code="6\.4"[\s\S]*?<\/g><\/g>/.exec(paint())?.[0] ?? '';
-  assert.doesNotMatch(other, /stroke="var\(--color-set\)"/);
+  assert.doesNotMatch(other, /fill="var\(--color-set\)"/);
 });
 
 test('names are written under their knots, the chosen one’s always, and no two lie on each other', () => {

@@ -97,9 +97,19 @@ test('two people’s changes stand side by side; a clash has to be chosen before
 const field = knotField(question);
 
 test('the list says every measure of every knot, in the reader’s unit', () => {
-  const list = says(createElement(FieldList, { knots: field, chosen: '4.1', units: 'in', onChoose: nothing }));
+  const list = says(
+    createElement(FieldList, {
+      knots: field,
+      chosen: '4.1',
+      colour: '#8c2230',
+      frame: { view: 'facing', blade: 'right' },
+      pictureOf: nothing,
+      units: 'in',
+      onChoose: nothing,
+    }),
+  );
   for (const { title, plan } of field) assert.ok(list.includes(title) && list.includes(plan.moves));
-  assert.match(list, /four-in-hand Li Ro Li Co T 1 3\/4 in clearly to his/);
+  assert.match(list, /four-in-hand Li Ro Li Co T 1 3\/4 in slightly to his left/);
 });
 
 test('filters leave what they say, and all of them together what passes each', () => {

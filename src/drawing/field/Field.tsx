@@ -2,6 +2,7 @@ import type { FieldAxis, FieldKnot } from '../../core/field/knotField.ts';
 import type { Frame } from '../../core/index.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { KnotMark } from '../knot/KnotSilhouette.tsx';
+import type { KnotPicture } from '../knot/picture.ts';
 import { inkColour } from '../sheet/ink.ts';
 
 /** Where a knot stands in the field, px. */
@@ -32,6 +33,8 @@ interface FieldProps {
   readonly marked: ReadonlySet<string>;
   readonly colour: string;
   readonly frame: Frame;
+  /** Small pictures of knots tied in cloth, by their words. */
+  readonly pictureOf: (word: string) => KnotPicture | undefined;
   readonly units: LengthUnit;
   readonly onChoose: (code: string) => void;
   /** Makes an option's id from a knot's code. */
@@ -116,7 +119,22 @@ export function Field(props: FieldProps) {
   );
 }
 
-function Silhouette({ knot, x, y, scale, chosen, marked, colour, frame, units, xAxis, yAxis, onChoose, idOf }: FieldProps & Placed) {
+function Silhouette({
+  knot,
+  x,
+  y,
+  scale,
+  chosen,
+  marked,
+  colour,
+  frame,
+  pictureOf,
+  units,
+  xAxis,
+  yAxis,
+  onChoose,
+  idOf,
+}: FieldProps & Placed) {
   const { shape, moves, feasible } = knot.plan;
   const isChosen = chosen === knot.code;
   return (
@@ -137,9 +155,13 @@ function Silhouette({ knot, x, y, scale, chosen, marked, colour, frame, units, x
           shape={shape}
           frame={frame}
           colour={colour}
-          edge={marked.has(knot.code) ? inkColour.set : 'var(--color-ground)'}
+          picture={pictureOf(moves)}
+          edge="var(--color-ground)"
           edgeWidth={1.6 / scale}
         />
+        {marked.has(knot.code) && (
+          <rect x={-shape.topMm / 2} y={shape.heightMm + 3} width={shape.topMm} height={4 / scale} fill={inkColour.set} />
+        )}
         {isChosen && (
           <rect
             x={-shape.topMm / 2 - 5}

@@ -6,6 +6,8 @@ import { type Cloth, clothFill } from '../cloth/cloth.ts';
 import { collarLeaves } from '../collar/leaves.ts';
 import { polygon } from '../geometry/path.ts';
 import type { View } from '../geometry/view.ts';
+import { KnotInCloth } from '../knot/KnotInCloth.tsx';
+import type { KnotPicture } from '../knot/picture.ts';
 import { TiedKnot } from '../knot/TiedKnot.tsx';
 import { HangingBlade } from '../tie/HangingBlade.tsx';
 import { endBelowKnot } from '../tie/outline.ts';
@@ -20,6 +22,8 @@ export interface WearerProps extends Omit<DressedProps, 'request' | 'children' |
   /** Before the first move, or with the knot drawn up. */
   readonly stage: 'hung' | 'tied';
   readonly cloth: Cloth;
+  /** The knot tied in this cloth, where there is a picture of it; drawn by its layers otherwise. */
+  readonly picture?: KnotPicture | undefined;
 }
 
 /** The front of a dressed client with his tie, in true proportion, from the core's numbers. */
@@ -50,7 +54,7 @@ export function Wearer(props: WearerProps) {
   );
 }
 
-function Tied({ id, request, plan, view, cloth, neckHalfMm }: WearerProps & { readonly neckHalfMm: number }) {
+function Tied({ id, request, plan, view, cloth, picture, neckHalfMm }: WearerProps & { readonly neckHalfMm: number }) {
   const { tie } = request;
   const sheen = tie.fabric === 'satin' ? 1 : tie.fabric === 'wool' || tie.fabric === 'knit' ? 0 : 0.45;
   const dimple = patterns[tie.pattern].quiet ? fabrics[tie.fabric].dimple : fabrics[tie.fabric].dimple * 0.5;
@@ -77,7 +81,11 @@ function Tied({ id, request, plan, view, cloth, neckHalfMm }: WearerProps & { re
         dimple={isPanel ? 0 : dimple}
         unbroken={isPanel}
       />
-      <TiedKnot id={id} word={plan.moves} shape={plan.shape} frame={{ view, blade: request.client.blade }} cloth={cloth} sheen={sheen} />
+      {picture ? (
+        <KnotInCloth picture={picture} topMm={plan.shape.topMm} frame={{ view, blade: request.client.blade }} />
+      ) : (
+        <TiedKnot id={id} word={plan.moves} shape={plan.shape} frame={{ view, blade: request.client.blade }} cloth={cloth} sheen={sheen} />
+      )}
     </g>
   );
 }

@@ -9,6 +9,7 @@ import { type View, viewLabels } from '../../drawing/geometry/view.ts';
 import { Walk } from '../../drawing/walk/Walk.tsx';
 import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
 import { FrontFigure } from '../../drawing/wearer/FrontFigure.tsx';
+import { useKnotInCloth } from '../cloth/useKnotPictures.ts';
 import { Faults } from '../controls/faults.ts';
 import { KeysDialog } from '../controls/KeysDialog.tsx';
 import { Places } from '../controls/Places.tsx';
@@ -76,6 +77,7 @@ export function BenchTable({ initial, wardrobe: first, outage, opened }: BenchTa
   // A saved fitting shows the answer it was saved with until something is changed.
   const asSaved = opened && untouched ? opened.answer : undefined;
   const chosen = asSaved ?? chosenNow;
+  const picture = useKnotInCloth(chosen?.moves, cloth);
   const hindrance = asSaved ? 'This fitting is saved already.' : hindranceOf(chosen, stale, faults.length);
 
   const choose = (word: string) => form.setValue('knot', word);
@@ -116,6 +118,7 @@ export function BenchTable({ initial, wardrobe: first, outage, opened }: BenchTa
     plan: chosen,
     view,
     cloth,
+    picture,
     shirtColour: values.cloth.shirt,
     jacketColour: request.jacket ? (values.cloth.jacket ?? '#5a626b') : null,
   };

@@ -5,6 +5,8 @@ import { endToSet } from '../../core/plan/setting.ts';
 import { formatFigure, type LengthUnit } from '../../core/units/length.ts';
 import { viewLabels } from '../../drawing/geometry/view.ts';
 import { KnotSilhouette } from '../../drawing/knot/KnotSilhouette.tsx';
+import type { KnotPicture } from '../../drawing/knot/picture.ts';
+import { useKnotPictures } from '../cloth/useKnotPictures.ts';
 import { ReasonList, VerdictMark } from '../controls/ReasonList.tsx';
 import { Switch } from '../controls/Switch.tsx';
 import { useKnotTitle } from '../records/useKnotTitles.ts';
@@ -23,6 +25,7 @@ interface KnotRankingProps {
 /** The knots, best first, each with its reasons; those that cannot be worn last, saying why. */
 export function KnotRanking({ knots, chosen, taste, frame, units, colour, onChoose, onTaste }: KnotRankingProps) {
   const titleOf = useKnotTitle();
+  const pictureOf = useKnotPictures(colour);
   const endsSet = taste.manner === 'narrow' ? 'blade’s tip' : taste.manner === 'any' ? 'end that is set' : 'narrow tip';
   return (
     <section aria-label="Knots" className="flex min-h-0 flex-col">
@@ -77,7 +80,15 @@ export function KnotRanking({ knots, chosen, taste, frame, units, colour, onChoo
               data-rank={knot.rank}
               className="cursor-pointer border-b border-faint py-1 pr-2 outline-offset-[-3px] data-[focus-visible]:outline-3 data-[focus-visible]:outline-set data-[hovered]:bg-white/60 data-[selected]:bg-white"
             >
-              <KnotLine knot={knot} title={titleOf(knot)} spoken={spoken} frame={frame} units={units} colour={colour} />
+              <KnotLine
+                knot={knot}
+                title={titleOf(knot)}
+                spoken={spoken}
+                frame={frame}
+                units={units}
+                colour={colour}
+                picture={pictureOf(knot.moves)}
+              />
               {isChosen ? (
                 <div className="pl-8">
                   <ReasonList reasons={knot.reasons} />
@@ -100,13 +111,14 @@ interface KnotLineProps {
   readonly frame: Frame;
   readonly units: LengthUnit;
   readonly colour: string;
+  readonly picture: KnotPicture | undefined;
 }
 
-function KnotLine({ knot, title, spoken, frame: { view, blade }, units, colour }: KnotLineProps) {
+function KnotLine({ knot, title, spoken, frame: { view, blade }, units, colour, picture }: KnotLineProps) {
   return (
     <div className="grid grid-cols-[1.6rem_auto_1fr_auto] items-center gap-2">
       <span className="figures text-right text-soft">{knot.rank}</span>
-      <KnotSilhouette word={knot.moves} shape={knot.shape} frame={{ view, blade }} colour={colour} />
+      <KnotSilhouette word={knot.moves} shape={knot.shape} frame={{ view, blade }} colour={colour} picture={picture} />
       <span className="min-w-0 leading-tight">
         <span className="line-clamp-2 text-lg leading-5 font-medium">{title}</span>
         <span className="figures block truncate text-note text-soft">{spoken}</span>

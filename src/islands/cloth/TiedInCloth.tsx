@@ -1,68 +1,68 @@
-import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import type { FieldKnot } from '../../core/field/knotField.ts';
-import { type PlanRequest, parseKnot } from '../../core/index.ts';
+import type { PlanRequest } from '../../core/index.ts';
+import type { LengthUnit } from '../../core/units/length.ts';
+import { formatLength } from '../../core/units/length.ts';
 import type { BenchValues } from '../bench/values.ts';
-import { drawnOn } from '../knots/drawnOn.ts';
-import { ClothPicture } from './ClothPicture.tsx';
-import { readyClothQuery } from './readyCloth.ts';
-import { useLiveCloth } from './useLiveCloth.ts';
+import { KnotCloseUp } from './KnotCloseUp.tsx';
+import { TakeAway } from './TakeAway.tsx';
+import type { LiveCloth } from './useLiveCloth.ts';
+import { useShownCloth } from './useShownCloth.ts';
 
 interface TiedInClothProps {
   readonly knot: FieldKnot;
   readonly request: PlanRequest;
   readonly values: BenchValues;
+  readonly units: LengthUnit;
 }
 
-/** The knot as a real ribbon drawn up: ready in the reference tie, and on demand in this very one. */
-export function TiedInCloth({ knot, request, values }: TiedInClothProps) {
-  const { plan, title, code } = knot;
-  const { client, shirt, tie } = request;
-  const ready = useQuery(readyClothQuery(code)).data;
-  const { live, start, stop } = useLiveCloth({
-    knot: parseKnot(plan.moves),
-    tie,
-    loopMm: client.neckMm + shirt.collarAllowanceMm,
-    standingMm: (plan.start.sets === 'blade' ? plan.start.bladeDropMm : plan.start.tailDropMm) + client.crossingGapMm,
-    dimple: 'off-centre',
-    seed: 0,
-  });
-  const shown = live.kind === 'tied' ? live.cloth : ready;
+/** The knot as a real ribbon drawn up, on the client's collar: at once by a ready mesh, then in this very tie. */
+export function TiedInCloth({ knot, request, values, units }: TiedInClothProps) {
+  const [turn, setTurn] = useState(0);
+  const { cloth, live, again, stop, dressed } = useShownCloth(knot, request, values);
   return (
     <section aria-label="Tied in cloth">
-      <h2 className="border-b-2 border-ink pt-4 font-medium">Tied in cloth</h2>
-      {shown ? (
-        <ClothPicture cloth={shown} paint={drawnOn(request, values).cloth} title={title} blade={client.blade} />
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6 border-b-2 border-ink">
+        <h2 className="font-medium">Tied in cloth</h2>
+        {cloth && <TakeAway knot={knot} cloth={cloth} paint={dressed.paint} blade={dressed.blade} turn={turn} />}
+      </div>
+      {cloth ? (
+        <KnotCloseUp {...dressed} cloth={cloth} title={knot.title} turn={turn} onTurn={setTurn} />
       ) : (
-        <p className="py-4 text-soft">
-          {ready === undefined ? 'Looking for it …' : 'This knot is not tied ready. Tie it in this very tie.'}
-        </p>
+        <p className="py-4 text-soft">{live.kind === 'refused' ? 'There is no picture of it.' : 'It is being tied for the first time …'}</p>
       )}
-      <p className="text-note text-soft" role="status">
-        {live.kind === 'tied'
-          ? 'Tied with this very tie, by simulation. Drag it, or turn it by the arrow keys.'
-          : live.kind === 'tying'
-            ? `Tying it: ${Math.round(100 * live.share)} %${live.attempt > 0 ? `, attempt ${live.attempt + 1}` : ''}`
-            : live.kind === 'refused'
-              ? 'It did not come out clean in this tie, so only the drawing above is shown.'
-              : shown
-                ? 'Simulated in a tie 8.5 cm wide and 3.2 mm thick, in this tie’s colours. Widths and lean are about right, not to the millimetre. Drag it, or turn it by the arrow keys.'
-                : ''}
-      </p>
-      {live.kind === 'tying' ? (
-        <button type="button" className="min-h-10 cursor-pointer border-2 border-ink px-3" onClick={stop}>
-          Stop
-        </button>
-      ) : (
-        live.kind !== 'tied' && (
-          <button
-            type="button"
-            className="min-h-10 cursor-pointer border-2 border-set px-3 text-set hover:bg-set hover:text-white"
-            onClick={start}
-          >
+      <div className="flex min-h-10 flex-wrap items-center gap-x-4 pt-1">
+        <p className="text-note text-soft" role="status">
+          {tellLive(live, request, units, cloth !== undefined)}
+        </p>
+        {live.kind === 'tying' && live.share > 0 && (
+          <>
+            <progress className="h-2 w-32 accent-set" value={live.share} max={1} aria-label="Tied" />
+            <button type="button" className="min-h-9 cursor-pointer text-set underline" onClick={stop}>
+              Stop
+            </button>
+          </>
+        )}
+        {live.kind === 'stopped' && (
+          <button type="button" className="min-h-9 cursor-pointer text-set underline" onClick={again}>
             Tie this very tie
           </button>
-        )
-      )}
+        )}
+      </div>
     </section>
   );
+}
+
+function tellLive(live: LiveCloth, { tie }: PlanRequest, units: LengthUnit, isShown: boolean): string {
+  const here = `this tie, ${formatLength(tie.bladeMm, units)} wide and ${formatLength(tie.thicknessMm, units, 'fine')} thick`;
+  switch (live.kind) {
+    case 'tied':
+      return `Simulated in ${here}. Sizes are about right, not to the millimetre. Drag it, or turn it by the arrow keys.`;
+    case 'refused':
+      return 'Tied in this tie it did not come out clean, so it is shown as in a tie of the usual cloth.';
+    case 'stopped':
+      return isShown ? 'As in a tie of the usual cloth, drawn to this one’s size.' : 'Stopped.';
+    case 'tying':
+      return `${isShown ? 'As in a tie of the usual cloth for now. ' : ''}Tying ${here}: ${Math.round(100 * live.share)} %${live.attempt > 0 ? `, attempt ${live.attempt + 1}` : ''}`;
+  }
 }

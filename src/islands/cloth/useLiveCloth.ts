@@ -1,54 +1,64 @@
 import { proxy, wrap } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { type SeenCloth, unpackCloth } from '../../core/cloth/compact.ts';
 import type { TyingRequest } from '../../core/cloth/simulate.ts';
 import type { ClothWorker } from '../../workers/cloth.worker.ts';
+import { keepTied, keptTied } from './keptCloth.ts';
 
 export type LiveCloth =
-  | { readonly kind: 'resting' }
   | { readonly kind: 'tying'; readonly share: number; readonly attempt: number }
   | { readonly kind: 'tied'; readonly cloth: SeenCloth }
-  | { readonly kind: 'refused' };
+  | { readonly kind: 'refused' }
+  | { readonly kind: 'stopped' };
 
-/** Ties one knot with one very tie, off the page's thread. What was tied for another question is forgotten. */
-export function useLiveCloth(request: TyingRequest): { readonly live: LiveCloth; readonly start: () => void; readonly stop: () => void } {
-  const [live, setLive] = useState<LiveCloth>({ kind: 'resting' });
-  const thread = useRef<Worker>(undefined);
-  const end = () => {
-    thread.current?.terminate();
-    thread.current = undefined;
-  };
+const begun: LiveCloth = { kind: 'tying', share: 0, attempt: 0 };
+
+/**
+ * Ties one knot with one very tie, off the page's thread, as soon as it is asked. What was tied before is kept on the
+ * device; another question ends the one before it.
+ */
+export function useLiveCloth(request: TyingRequest): {
+  readonly live: LiveCloth;
+  readonly again: () => void;
+  readonly stop: () => void;
+} {
   const asked = JSON.stringify(request);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another question ends what was asked before.
+  const [round, setRound] = useState(0);
+  const [answer, setAnswer] = useState<{ readonly to: string; readonly live: LiveCloth }>();
+  const live = answer?.to === asked ? answer.live : begun;
+  const stopped = live.kind === 'stopped';
+  // biome-ignore lint/correctness/useExhaustiveDependencies: asking again is another round of the same question.
   useEffect(() => {
-    setLive({ kind: 'resting' });
-    return end;
-  }, [asked]);
-  return {
-    live,
-    start: () => {
-      end();
-      const worker = new Worker(new URL('../../workers/cloth.worker.ts', import.meta.url), { type: 'module' });
-      thread.current = worker;
-      setLive({ kind: 'tying', share: 0, attempt: 0 });
+    if (stopped) return;
+    const tell = (next: LiveCloth) => setAnswer({ to: asked, live: next });
+    let worker: Worker | undefined;
+    let current = true;
+    const tie = async () => {
+      const kept = await keptTied(asked);
+      if (!current) return;
+      if (kept) return tell({ kind: 'tied', cloth: unpackCloth(kept) });
+      worker = new Worker(new URL('../../workers/cloth.worker.ts', import.meta.url), { type: 'module' });
       const remote = wrap<ClothWorker>(worker) as unknown as ClothWorker;
       const onProgress = proxy((share: number, attempt: number) => {
-        if (thread.current === worker) setLive({ kind: 'tying', share, attempt });
+        if (current) tell({ kind: 'tying', share, attempt });
       });
-      remote.tie(request, onProgress).then(
-        (bytes) => {
-          if (thread.current !== worker) return;
-          end();
-          setLive(bytes ? { kind: 'tied', cloth: unpackCloth(bytes) } : { kind: 'refused' });
-        },
-        () => {
-          if (thread.current === worker) setLive({ kind: 'refused' });
-        },
-      );
+      const bytes = await remote.tie(JSON.parse(asked) as TyingRequest, onProgress);
+      worker.terminate();
+      if (bytes) await keepTied(asked, bytes);
+      if (current) tell(bytes ? { kind: 'tied', cloth: unpackCloth(bytes) } : { kind: 'refused' });
+    };
+    tie().catch(() => current && tell({ kind: 'refused' }));
+    return () => {
+      current = false;
+      worker?.terminate();
+    };
+  }, [asked, round, stopped]);
+  return {
+    live,
+    again: () => {
+      setAnswer(undefined);
+      setRound((before) => before + 1);
     },
-    stop: () => {
-      end();
-      setLive({ kind: 'resting' });
-    },
+    stop: () => setAnswer({ to: asked, live: { kind: 'stopped' } }),
   };
 }

@@ -4,6 +4,7 @@ import { type FieldAxis, type FieldAxisCode, fieldAxes } from '../../core/field/
 import { formatKnot } from '../../core/index.ts';
 import { knotOfCode } from '../../core/knot/code.ts';
 import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
+import { TurnedTogether } from '../cloth/TurnedTogether.tsx';
 import { drawnOn } from './drawnOn.ts';
 import { type AtHand, WithBench } from './WithBench.tsx';
 
@@ -27,6 +28,7 @@ const rows: readonly FieldAxisCode[] = ['size', 'height', 'lean', 'takeUp', 'fil
 const most = 4;
 
 function SideBySide({ codes, knots, request, values, units, onTake }: AtHand & { readonly codes: readonly string[] }) {
+  const [turn, setTurn] = useState(0);
   const compared = codes.slice(0, most).flatMap((code) => knots.filter((knot) => knot.code === code));
   const [first] = compared;
   if (!first || compared.length < 2) {
@@ -65,6 +67,16 @@ function SideBySide({ codes, knots, request, values, units, onTake }: AtHand & {
           </tr>
         </thead>
         <tbody>
+          <tr className="align-top">
+            <th scope="row" className="py-1 font-normal text-soft">
+              tied in cloth; turned together
+            </th>
+            {compared.map((knot) => (
+              <td key={knot.code} className="px-2 pb-2">
+                <TurnedTogether knot={knot} request={request} values={values} turn={turn} onTurn={setTurn} />
+              </td>
+            ))}
+          </tr>
           {rows.map((code) => {
             const axis: FieldAxis = fieldAxes[code];
             return (

@@ -1,10 +1,16 @@
 import { useState } from 'react';
 import { type FieldAxis, type FieldAxisCode, type FieldKnot, fieldAxes } from '../../core/field/knotField.ts';
+import type { Frame } from '../../core/index.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
+import { KnotSilhouette } from '../../drawing/knot/KnotSilhouette.tsx';
+import type { KnotPicture } from '../../drawing/knot/picture.ts';
 
 interface FieldListProps {
   readonly knots: readonly FieldKnot[];
   readonly chosen: string | undefined;
+  readonly colour: string;
+  readonly frame: Frame;
+  readonly pictureOf: (word: string) => KnotPicture | undefined;
   readonly units: LengthUnit;
   readonly onChoose: (code: string) => void;
 }
@@ -12,7 +18,7 @@ interface FieldListProps {
 const columns: readonly FieldAxisCode[] = ['size', 'lean', 'height', 'takeUp', 'fill', 'moves', 'chance'];
 
 /** The same field as a table, ordered by whichever column is pressed. */
-export function FieldList({ knots, chosen, units, onChoose }: FieldListProps) {
+export function FieldList({ knots, chosen, colour, frame, pictureOf, units, onChoose }: FieldListProps) {
   const [by, setBy] = useState<FieldAxisCode>('size');
   const axis: FieldAxis = fieldAxes[by];
   const sorted = knots.toSorted((a, b) => axis.of(a) - axis.of(b));
@@ -42,11 +48,20 @@ export function FieldList({ knots, chosen, units, onChoose }: FieldListProps) {
               <th scope="row" className="font-normal">
                 <button
                   type="button"
-                  className="min-h-9 cursor-pointer text-left text-set"
+                  className="flex min-h-9 cursor-pointer items-center gap-2 text-left text-set"
                   aria-pressed={knot.code === chosen}
                   onClick={() => onChoose(knot.code)}
                 >
-                  {knot.title} <span className="figures block text-note text-soft">{knot.plan.moves}</span>
+                  <KnotSilhouette
+                    word={knot.plan.moves}
+                    shape={knot.plan.shape}
+                    frame={frame}
+                    colour={colour}
+                    picture={pictureOf(knot.plan.moves)}
+                  />
+                  <span>
+                    {knot.title} <span className="figures block text-note text-soft">{knot.plan.moves}</span>
+                  </span>
                 </button>
               </th>
               {columns.map((code) => {

@@ -7,6 +7,7 @@ import type { Zone } from '../../core/field/zone.ts';
 import type { Frame } from '../../core/index.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { Field, fieldLeft, type Placed } from '../../drawing/field/Field.tsx';
+import type { KnotPicture } from '../../drawing/knot/picture.ts';
 
 interface FieldMapProps {
   readonly knots: readonly FieldKnot[];
@@ -16,6 +17,7 @@ interface FieldMapProps {
   readonly marked: readonly string[];
   readonly colour: string;
   readonly frame: Frame;
+  readonly pictureOf: (word: string) => KnotPicture | undefined;
   readonly units: LengthUnit;
   readonly onChoose: (code: string) => void;
   readonly onOpen: (code: string) => void;
@@ -38,7 +40,7 @@ const mostZoom = 12;
 const knotScale = 0.62;
 
 /** The field as a map: zoomed by wheel, drag or keys, walked by the arrow keys. */
-export function FieldMap({ knots, axes, zone, chosen, marked, colour, frame, units, onChoose, onOpen }: FieldMapProps) {
+export function FieldMap({ knots, axes, zone, chosen, marked, colour, frame, pictureOf, units, onChoose, onOpen }: FieldMapProps) {
   const svg = useRef<SVGSVGElement>(null);
   const [transform, setTransform] = useState<ZoomTransform>(zoomIdentity);
   const id = useId();
@@ -119,6 +121,7 @@ export function FieldMap({ knots, axes, zone, chosen, marked, colour, frame, uni
             marked={new Set(marked)}
             colour={colour}
             frame={frame}
+            pictureOf={pictureOf}
             units={units}
             onChoose={onChoose}
             idOf={idOf}

@@ -4,6 +4,7 @@ import { zoneFor } from '../../core/field/zone.ts';
 import { knotCode } from '../../core/knot/code.ts';
 import { mannerCodes, mannerOf, manners } from '../../core/knot/manners.ts';
 import { parseKnot } from '../../core/knot/parse.ts';
+import { useKnotPictures } from '../cloth/useKnotPictures.ts';
 import { Switch } from '../controls/Switch.tsx';
 import { usePlainKeys, useShortcuts } from '../controls/shortcuts.ts';
 import { FieldList } from './FieldList.tsx';
@@ -47,6 +48,7 @@ function Laid({ request, knots, client, values, units, onTake, onLay }: LaidProp
   const zone = useMemo(() => zoneFor(request.shirt, knots), [request.shirt, knots]);
   const chosen = knots.find((knot) => knot.code === code) ?? atFirst(shown, values.knot);
   const colour = values.cloth.tie[0] ?? '#5a626b';
+  const pictureOf = useKnotPictures(colour);
   return (
     <div className="grid gap-x-6 lg:grid-cols-[minmax(0,1fr)_20rem]">
       <div>
@@ -110,6 +112,7 @@ function Laid({ request, knots, client, values, units, onTake, onLay }: LaidProp
               marked={tray}
               colour={colour}
               frame={{ view: 'facing', blade: request.client.blade }}
+              pictureOf={pictureOf}
               units={units}
               onChoose={setCode}
               onOpen={(which) => location.assign(`/knots/${which}`)}
@@ -134,7 +137,15 @@ function Laid({ request, knots, client, values, units, onTake, onLay }: LaidProp
             </div>
           </>
         ) : (
-          <FieldList knots={shown} chosen={chosen?.code} units={units} onChoose={setCode} />
+          <FieldList
+            knots={shown}
+            chosen={chosen?.code}
+            colour={colour}
+            frame={{ view: 'facing', blade: request.client.blade }}
+            pictureOf={pictureOf}
+            units={units}
+            onChoose={setCode}
+          />
         )}
       </div>
       {chosen && (

@@ -52,8 +52,8 @@ function About({ knot, knots, request, values, units, onTake }: AtHand & { reado
             To the bench
           </button>
         </div>
-        <div className="grid gap-6 pt-2 md:grid-cols-2">
-          <CollarCloseUp {...drawnOn(request, values)} id="about" plan={plan} className="h-80 w-full" />
+        <div className="grid gap-6 pt-2 md:grid-cols-[3fr_2fr]">
+          <TiedInCloth knot={knot} request={request} values={values} units={units} />
           <div>
             <h2 className="border-b-2 border-ink font-medium">With this tie, on this collar</h2>
             <p className={`figures text-3xl ${plan.feasible ? 'text-follows' : 'text-outside'}`}>
@@ -67,9 +67,16 @@ function About({ knot, knots, request, values, units, onTake }: AtHand & { reado
             <ReasonList reasons={plan.reasons} />
           </div>
         </div>
-        <h2 className="border-b-2 border-ink pt-4 font-medium">Told as it is tied</h2>
-        <Told request={request} word={plan.moves} />
-        <TiedInCloth knot={knot} request={request} values={values} />
+        <div className="grid gap-6 pt-4 md:grid-cols-2">
+          <div>
+            <h2 className="border-b-2 border-ink font-medium">Told as it is tied</h2>
+            <Told request={request} word={plan.moves} />
+          </div>
+          <div>
+            <h2 className="border-b-2 border-ink font-medium">Measured on the collar</h2>
+            <CollarCloseUp {...drawnOn(request, values)} id="about" plan={plan} className="h-72 w-full" />
+          </div>
+        </div>
       </div>
       <div>
         <h2 className="border-b-2 border-ink font-medium">Its word in each view</h2>
@@ -93,7 +100,7 @@ function Told({ request, word }: { readonly request: PlanRequest; readonly word:
   const { active } = parseKnot(word);
   return (
     <>
-      <ol className="columns-1 gap-8 pt-1 text-lg sm:columns-2">
+      <ol className="pt-1 text-lg">
         {sayKnot(parseKnot(word), frame).map((step, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: the steps are told by their order.
           <li key={i} className="flex break-inside-avoid gap-2 py-0.5">

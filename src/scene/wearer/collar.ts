@@ -1,0 +1,54 @@
+import { Group } from 'three';
+import { neckRadiusMm, shirtZMm } from '../../core/cloth/body.ts';
+import { type Collar, halfAngle } from '../../core/collar/collar.ts';
+import { type At, mix, sheetOf } from './sheet.ts';
+
+const axisZ = shirtZMm - neckRadiusMm;
+const foldRadius = neckRadiusMm + 6;
+/** The fold starts so far above the button, at the top of the stand, and climbs to so much at the side of the neck, mm. */
+const foldAtFront = 15;
+const foldAtSide = 50;
+/** Where the lower edge ends on the shoulder. */
+const shoulder: At = [94, 4, -82];
+const backDeg = 115;
+/** The points lie so far off the shirt, and the leaf stands out between fold and edge, where it goes over the tie. */
+const tipOffShirt = 5;
+const standsOut = 9;
+
+/** Both leaves of a buttoned collar with its measured points, spread and space; the button stands at 0, 0. */
+export function collarOf(collar: Collar, colour: string): Group {
+  const group = new Group();
+  const depth = collar.collarPointMm * Math.cos(halfAngle(collar));
+  const fromAngle = Math.asin(collar.tieSpaceMm / 2 / foldRadius);
+  const fold = (u: number): At => {
+    const angle = mix(fromAngle, (backDeg * Math.PI) / 180, u);
+    return [
+      foldRadius * Math.sin(angle),
+      mix(foldAtFront, foldAtSide, Math.sin((Math.PI / 2) * Math.min(1, u * 1.9))),
+      axisZ + foldRadius * Math.cos(angle),
+    ];
+  };
+  const tip: At = [collar.collarSpreadMm / 2, -depth, shirtZMm + tipOffShirt];
+  const edge = (u: number): At => {
+    const bow = Math.sin(Math.PI * u);
+    return [mix(tip[0], shoulder[0], u), mix(tip[1], shoulder[1], u ** 1.4) - 4 * bow, mix(tip[2], shoulder[2], u ** 1.6)];
+  };
+  for (const side of [1, -1] as const) {
+    group.add(
+      sheetOf(colour, [28, 14], (u, v) => {
+        const [a, b] = [fold(u), edge(u)];
+        const out = standsOut * Math.sin(Math.PI * v ** 0.8) * (1 - 0.7 * u);
+        return [side * (mix(a[0], b[0], v) + out * 0.3 * u), mix(a[1], b[1], v), mix(a[2], b[2], v) + out];
+      }),
+    );
+  }
+  // The stand behind the tie, closed at the button.
+  group.add(
+    sheetOf(colour, [40, 3], (u, v) => {
+      const angle = mix(-Math.PI / 2, Math.PI / 2, u);
+      const rise = foldAtSide * (1 - Math.cos(angle)) * 0.8;
+      return [(neckRadiusMm - 1) * Math.sin(angle), mix(rise + 4, -26, v), axisZ + (neckRadiusMm - 1) * Math.cos(angle)];
+    }),
+  );
+  return group;
+}

@@ -1,0 +1,67 @@
+import { expose, type Remote } from 'comlink';
+import type { SeenCloth } from '../core/cloth/compact.ts';
+import { frontEdges, knotAlone } from '../core/cloth/seen/alone.ts';
+import { type PaintedSize, paintRequest } from '../core/cloth/seen/paintRequest.ts';
+import { paintCloth } from '../core/cloth/seen/picture.ts';
+import type { Dyed } from '../core/tie/dyed.ts';
+
+let sheet: Promise<ImageBitmap> | undefined;
+
+/** The sheet of small grey pictures; asked for again where it did not come. */
+function wholeSheet(): Promise<ImageBitmap> {
+  sheet ??= (async () => {
+    const answer = await fetch('/cloth/atlas.png');
+    if (!answer.ok) throw new Error('The small pictures did not come.');
+    return createImageBitmap(await answer.blob());
+  })();
+  sheet.catch(() => {
+    sheet = undefined;
+  });
+  return sheet;
+}
+
+/** The page's ground, as a rim that keeps dark knots apart where they overlap. */
+const rim = '#eef2f5';
+const rimBlurPx = 5;
+const rimPasses = 3;
+
+function canvasOf(width: number, height: number) {
+  const canvas = new OffscreenCanvas(width, height);
+  const context = canvas.getContext('2d');
+  if (!context) throw new Error('There is nothing to paint on.');
+  return { canvas, context };
+}
+
+const pictureWorker = {
+  /** The sheet of small pictures in one colour, each with a rim. */
+  async dyeAll(colour: string): Promise<Blob> {
+    const grey = await wholeSheet();
+    const { canvas, context } = canvasOf(grey.width, grey.height);
+    context.drawImage(grey, 0, 0);
+    context.globalCompositeOperation = 'multiply';
+    context.fillStyle = colour;
+    context.fillRect(0, 0, grey.width, grey.height);
+    context.globalCompositeOperation = 'destination-in';
+    context.drawImage(grey, 0, 0);
+    const rimmed = canvasOf(grey.width, grey.height);
+    rimmed.context.shadowColor = rim;
+    rimmed.context.shadowBlur = rimBlurPx;
+    for (let pass = 0; pass < rimPasses; pass++) rimmed.context.drawImage(canvas, 0, 0);
+    return rimmed.canvas.convertToBlob();
+  },
+
+  /** A knot without arms and without blade, in its cloth, as its wearer sees it in his mirror, its upper edge `topPx` down. */
+  async paintAlone(cloth: SeenCloth, paint: Dyed, size: PaintedSize, topPx: number): Promise<Blob> {
+    const { canvas, context } = canvasOf(size.widthPx, size.heightPx);
+    const request = paintRequest(paint, size, 0, 'left');
+    const image = context.createImageData(size.widthPx, size.heightPx);
+    const centrePx = [size.widthPx / 2, topPx + request.pxPerMm * frontEdges(cloth).top] as const;
+    image.data.set(paintCloth(knotAlone(cloth, 0), { ...request, centrePx }));
+    context.putImageData(image, 0, 0);
+    return canvas.convertToBlob();
+  },
+};
+
+export type PictureWorker = Remote<typeof pictureWorker>;
+
+expose(pictureWorker);

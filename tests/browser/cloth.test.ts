@@ -1,0 +1,102 @@
+import assert from 'node:assert/strict';
+import { beforeEach, test } from 'node:test';
+import { By, Key } from 'selenium-webdriver';
+import { openScreen } from '../support/screen.ts';
+
+const screen = openScreen();
+beforeEach(async () => {
+  await screen.startAfresh();
+  await screen.bench.choose('Client', 'Tobiah');
+});
+
+const shows = (what: RegExp) => screen.bench.waitFor(async () => what.test(await screen.bench.body()), `nothing says ${what}`);
+/** How many shades the picture that is turned has. */
+const pictured = () =>
+  screen.driver.executeScript<number>(`
+    const shown = [...document.querySelectorAll('canvas')].find((each) => each.getAttribute('role') === 'slider');
+    const copy = new OffscreenCanvas(210, 200).getContext('2d');
+    copy.drawImage(shown, 0, 0, 210, 200);
+    return new Set(new Uint32Array(copy.getImageData(0, 0, 210, 200).data.buffer)).size`);
+
+test('a knot’s page shows it tied in cloth on its collar, turned by the keys, first of the usual cloth and then of this very tie', async () => {
+  const { bench, driver } = screen;
+  await bench.open('/knots/3.1');
+  await bench.one('//canvas[@data-drawn="true"]');
+  const picture = await bench.one('//canvas[@role="slider"]');
+  assert.equal(await picture.getAttribute('aria-valuetext'), 'from the front');
+  assert.ok((await pictured()) > 300, 'cloth, collar and shadow have many shades');
+  for (let i = 0; i < 9; i++) await picture.sendKeys(Key.ARROW_RIGHT);
+  assert.equal(await picture.getAttribute('aria-valuetext'), 'from his right');
+  await shows(/Simulated in this tie|Tying this tie/);
+  await driver.wait(async () => /Simulated in this tie/.test(await bench.body()), 60_000, 'never tied');
+  await bench.open('/knots/3.1');
+  await driver.wait(async () => /Simulated in this tie/.test(await bench.body()), 5_000, 'what was tied before was not kept');
+});
+
+test('tying this very tie can be stopped and asked for again', async () => {
+  const { bench, driver } = screen;
+  await bench.open('/knots/9.42');
+  await (await bench.button('Stop')).click();
+  await shows(/As in a tie of the usual cloth/);
+  await (await bench.button('Tie this very tie')).click();
+  await driver.wait(async () => /Simulated in this tie/.test(await bench.body()), 90_000, 'never tied');
+});
+
+test('where the browser draws no light and shadow the cloth is painted all the same, and can be turned', async () => {
+  const { bench, driver } = screen;
+  await bench.open('/knots');
+  await driver.executeScript(`sessionStorage.setItem('no-graphics', '1')`);
+  await (driver as unknown as { sendDevToolsCommand(name: string, params: object): Promise<void> }).sendDevToolsCommand(
+    'Page.addScriptToEvaluateOnNewDocument',
+    {
+      source: `if (sessionStorage.getItem('no-graphics')) {
+        const of = HTMLCanvasElement.prototype.getContext;
+        HTMLCanvasElement.prototype.getContext = function (kind, ...rest) { return /webgl/.test(kind) ? null : of.call(this, kind, ...rest); };
+      }`,
+    },
+  );
+  await bench.open('/knots/4.1');
+  const picture = await bench.one('//canvas[@role="slider"]');
+  assert.ok((await pictured()) > 100);
+  await picture.sendKeys(Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT);
+  assert.match(String(await picture.getAttribute('aria-valuetext')), /left/);
+  assert.equal((await driver.findElements(By.css('canvas[data-drawn="true"]'))).length, 0);
+  await driver.executeScript(`sessionStorage.removeItem('no-graphics')`);
+});
+
+test('knots that are compared turn together', async () => {
+  const { bench, driver } = screen;
+  await bench.open('/knots/compare?of=4.1,6.4');
+  await bench.waitFor(
+    async () => (await driver.findElements(By.css('canvas[role="slider"]'))).length === 2,
+    'the two knots were not shown in cloth',
+  );
+  const [first] = await driver.findElements(By.css('canvas[role="slider"]'));
+  await first?.sendKeys(Key.ARROW_RIGHT, Key.ARROW_RIGHT, Key.ARROW_RIGHT);
+  const turns = await Promise.all(
+    (await driver.findElements(By.css('canvas[role="slider"]'))).map((each) => each.getAttribute('aria-valuenow')),
+  );
+  assert.deepEqual(turns, ['30', '30']);
+});
+
+test('the field and the bench show small pictures of knots in cloth', async () => {
+  const { bench, driver } = screen;
+  await bench.open('/knots');
+  const pictures = async (within: string) => (await driver.findElements(By.css(`${within} image[href^="blob:"]`))).length;
+  await bench.waitFor(async () => (await pictures('[data-code]')) === 85, 'not every knot has its picture');
+  await bench.open('/');
+  await bench.waitFor(async () => (await pictures('[data-knot]')) > 5, 'the list on the bench has no pictures');
+  await bench.waitFor(async () => (await pictures('section[aria-label="Collar and knot"]')) === 1, 'the figure does not wear it');
+});
+
+test('a knot in cloth is taken away as a drawing for print', async () => {
+  const { bench, driver } = screen;
+  await bench.open('/knots/6.4');
+  await driver.executeScript(`
+    window.saved = [];
+    HTMLAnchorElement.prototype.click = function () { window.saved.push(this.download); };`);
+  await (await bench.button('Save as SVG')).click();
+  await (await bench.button('Save as PNG')).click();
+  await bench.waitFor(async () => (await driver.executeScript<string[]>('return window.saved')).length === 2, 'nothing was saved');
+  assert.deepEqual(await driver.executeScript('return window.saved'), ['half-Windsor in cloth.svg', 'half-Windsor in cloth.png']);
+});

@@ -1,0 +1,98 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import { createElement } from 'react';
+import { renderToStaticMarkup } from 'react-dom/server';
+import { knotField } from '../../src/core/field/knotField.ts';
+import { completeRequest, frames, supposeTie } from '../../src/core/index.ts';
+import { KnotInCloth } from '../../src/drawing/knot/KnotInCloth.tsx';
+import { KnotMark } from '../../src/drawing/knot/KnotSilhouette.tsx';
+import type { KnotPicture } from '../../src/drawing/knot/picture.ts';
+import { CollarCloseUp } from '../../src/drawing/wearer/CollarCloseUp.tsx';
+
+const picture: KnotPicture = {
+  href: 'blob:a-sheet',
+  sheetPx: [1500, 1260],
+  cellPx: [300, 140, 150, 140],
+  pxPerMm: 1.4,
+  topPx: 14,
+  topMm: 50,
+};
+const question = {
+  client: { heightMm: 1780, neckMm: 395, frontDropMm: 455 },
+  tie: supposeTie({ lengthMm: 1470, bladeMm: 85, thicknessMm: 3.2 }),
+  taste: { knots: 'all' },
+} as const;
+const [knot] = knotField(question);
+assert.ok(knot);
+const inSvg = (element: Parameters<typeof renderToStaticMarkup>[0]) => renderToStaticMarkup(createElement('svg', null, element));
+const scaleOf = (markup: string) => (/scale\((-?[\d.]+) ([\d.]+)\)/.exec(markup) ?? []).slice(1).map(Number);
+
+test('a picture is as wide at the top as the knot comes out, its upper edge at the button', () => {
+  for (const topMm of [30, 50, 80]) {
+    const markup = inSvg(createElement(KnotInCloth, { picture, topMm, frame: { view: 'own', blade: 'right' } }));
+    const [across = 0, down = 0] = scaleOf(markup);
+    assert.ok(Math.abs(across * picture.pxPerMm * picture.topMm - topMm) < 1e-9);
+    assert.equal(across, down, 'it is not squeezed');
+    assert.match(markup, /translate\(-75 -14\)/);
+  }
+});
+
+test('only its own cell is shown, less a rim', () => {
+  const markup = inSvg(createElement(KnotInCloth, { picture, topMm: 50, frame: { view: 'own', blade: 'right' } }));
+  assert.match(markup, /viewBox="302 142 146 136"/);
+  assert.match(markup, /<image href="blob:a-sheet" width="1500" height="1260"/);
+});
+
+test('one who faces the client sees the other side of his mirror, and so does one whose blade starts on the left', () => {
+  const mirrored = frames.map(
+    (frame) =>
+      [
+        frame.view === 'facing',
+        frame.blade === 'left',
+        (scaleOf(inSvg(createElement(KnotInCloth, { picture, topMm: 50, frame })))[0] ?? 0) < 0,
+      ] as const,
+  );
+  for (const [facing, left, isMirrored] of mirrored) assert.equal(isMirrored, facing !== left);
+  assert.equal(mirrored.filter(([, , isMirrored]) => isMirrored).length, 2);
+});
+
+test('a mark is the picture where there is one, and the outline in its colour where there is none', () => {
+  const mark = (of: KnotPicture | undefined) =>
+    inSvg(
+      createElement(KnotMark, {
+        word: knot.plan.moves,
+        shape: knot.plan.shape,
+        frame: { view: 'facing', blade: 'right' },
+        colour: '#405060',
+        picture: of,
+        edge: '#fff',
+        edgeWidth: 1,
+      }),
+    );
+  assert.match(mark(picture), /<image/);
+  assert.doesNotMatch(mark(picture), /#405060/);
+  assert.match(mark(undefined), /<path[^>]*fill="#405060"/);
+});
+
+test('on the figure the picture takes the place of the drawn knot, and the measures stay', () => {
+  const closeUp = (of: KnotPicture | undefined) =>
+    renderToStaticMarkup(
+      createElement(CollarCloseUp, {
+        id: 'near',
+        request: completeRequest(question),
+        plan: knot.plan,
+        view: 'facing',
+        cloth: { fabric: 'woven-silk', pattern: 'stripe', colours: ['#203040', '#d0c0a0'] },
+        shirtColour: '#ffffff',
+        jacketColour: null,
+        picture: of,
+      }),
+    );
+  const [pictured, drawn] = [closeUp(picture), closeUp(undefined)];
+  assert.match(pictured, /<image href="blob:a-sheet"/);
+  assert.doesNotMatch(pictured, /data-measure="knot-outline"/);
+  assert.match(drawn, /data-measure="knot-outline"/);
+  const label = (markup: string) => /aria-label="(Close-up[^"]*)"/.exec(markup)?.[1];
+  assert.equal(label(pictured), label(drawn));
+  assert.ok(label(drawn)?.includes('per cent of the edge'));
+});

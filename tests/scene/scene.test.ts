@@ -1,0 +1,100 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import test from 'node:test';
+import { gunzipSync } from 'node:zlib';
+import { Box3, BufferGeometry, type Group, Mesh, type MeshPhysicalMaterial, Vector3 } from 'three';
+import { readyFolder } from '../../scripts/cloth/readyFolder.ts';
+import { unpackCloth } from '../../src/core/cloth/compact.ts';
+import { collarStyles } from '../../src/core/collar/styles.ts';
+import { rgbOf } from '../../src/core/colour/rgb.ts';
+import { fabricCodes } from '../../src/core/tie/fabrics.ts';
+import { reliefs } from '../../src/scene/cloth/relief.ts';
+import { stripOf } from '../../src/scene/cloth/strip.ts';
+import { stripTextures } from '../../src/scene/cloth/stripTexture.ts';
+import { collarOf } from '../../src/scene/wearer/collar.ts';
+import { lapels, shirtFront } from '../../src/scene/wearer/torso.ts';
+
+const fourInHand = unpackCloth(gunzipSync(readFileSync(join(readyFolder, '4.1.bin.gz'))));
+const striped = { fabric: 'woven-silk', pattern: 'stripe', colours: ['#203060', '#e0d0a0'] } as const;
+
+function meshesOf(group: Group): Mesh[] {
+  const found: Mesh[] = [];
+  group.traverse((each) => {
+    if (each instanceof Mesh) found.push(each);
+  });
+  return found;
+}
+
+test('every fabric has a surface between its hollows and its heights, and open or slubbed ones are rougher than satin', () => {
+  const rough = (relief: (typeof reliefs)['satin']) => {
+    const heights = Array.from({ length: 400 }, (_, i) => relief((i % 20) * 0.37, Math.floor(i / 20) * 0.41));
+    assert.ok(heights.every((height) => height > -0.3 && height < 1.3));
+    return Math.max(...heights) - Math.min(...heights);
+  };
+  for (const code of fabricCodes) assert.ok(rough(reliefs[code]) >= rough(reliefs.satin), code);
+  for (const code of ['knit', 'grenadine', 'wool', 'linen'] as const) assert.ok(rough(reliefs[code]) > 0.3, code);
+});
+
+test('a strip of cloth is dyed in its pattern, and shows the seam on its other side', () => {
+  const { face, seamSide } = stripTextures(striped, 40, 90);
+  const { width, height, data } = face.image as { width: number; height: number; data: Uint8Array };
+  const lightOf = (bytes: Uint8Array, x: number, y: number) => bytes[4 * (y * width + x)] ?? 0;
+  const all = Array.from({ length: height }, (_, y) => lightOf(data, Math.floor(width / 4), y));
+  assert.ok(Math.max(...all) > 150 && Math.min(...all) < 60, 'both colours are there');
+  const back = (seamSide.image as { data: Uint8Array }).data;
+  assert.ok(lightOf(back, Math.floor(width / 2), 20) < lightOf(back, 4, 20), 'the seam is darker than the ground');
+  assert.deepEqual(rgbOf('#ff8001'), [255, 128, 1]);
+});
+
+test('a knot is shown as it is, and as in a mirror where the blade starts on the left', () => {
+  const [facing, mirrored] = ([-1, 1] as const).map((side) => stripOf(fourInHand.active, fourInHand.columns, striped, side));
+  assert.ok(facing && mirrored);
+  const [one, other] = [facing, mirrored].map((group) => new Box3().setFromObject(group));
+  assert.ok(one && other);
+  assert.ok(Math.abs(one.min.x + other.max.x) < 1e-3 && Math.abs(one.max.x + other.min.x) < 1e-3);
+  assert.equal(one.max.y, other.max.y);
+  assert.equal(meshesOf(facing).length, 2, 'a face and a seam side');
+});
+
+test('the front band turns its face to the one who looks, on both sides', () => {
+  for (const side of [-1, 1] as const) {
+    const [mesh] = meshesOf(stripOf(fourInHand.active, fourInHand.columns, striped, side));
+    assert.ok(mesh && mesh.geometry instanceof BufferGeometry);
+    const [position, normal] = [mesh.geometry.getAttribute('position'), mesh.geometry.getAttribute('normal')];
+    const fine = 2 * (fourInHand.columns - 1) + 1;
+    const band = fourInHand.active.parts.flatMap((part, row) => (part === 'band' ? [row] : []));
+    const row = band.toSorted((a, b) => {
+      const x = (each: number) => Math.abs(position.getX(2 * each * fine + Math.floor(fine / 2)));
+      return x(a) - x(b);
+    })[0];
+    assert.ok(row !== undefined && normal.getZ(2 * row * fine + Math.floor(fine / 2)) > 0.5, `side ${side}`);
+  }
+});
+
+test('a collar’s points stand as far apart and as low as they were measured', () => {
+  for (const [name, collar] of Object.entries(collarStyles)) {
+    const box = new Box3();
+    for (const leaf of meshesOf(collarOf(collar, '#ffffff')).slice(0, 2)) {
+      const at = leaf.geometry.getAttribute('position');
+      const points = Array.from({ length: at.count }, (_, i) => new Vector3().fromBufferAttribute(at, i));
+      const lowest = points.reduce((low, point) => (point.y < low.y ? point : low));
+      box.expandByPoint(lowest);
+    }
+    const depth = Math.sqrt(collar.collarPointMm ** 2 - ((collar.collarSpreadMm - collar.tieSpaceMm) / 2) ** 2);
+    assert.ok(Math.abs(box.max.x - box.min.x - collar.collarSpreadMm) < 8, `${name}: ${box.max.x - box.min.x}`);
+    assert.ok(Math.abs(-box.min.y - depth) < 5, `${name}: ${box.min.y} for ${depth}`);
+  }
+});
+
+test('shirt and jacket are of their colours; buttons out of sight are left out, and a wider lapel is wider', () => {
+  const colourOf = (group: Group) => {
+    const [first] = meshesOf(group);
+    assert.ok(first);
+    return (first.material as MeshPhysicalMaterial).color.getHexString();
+  };
+  assert.equal(colourOf(shirtFront('#aabbcc', [])), 'aabbcc');
+  assert.equal(meshesOf(shirtFront('#aabbcc', [70, 160, 900])).length, meshesOf(shirtFront('#aabbcc', [])).length + 2);
+  const reach = (mm: number) => new Box3().setFromObject(meshesOf(lapels('#202830', mm))[0] as Mesh).max.x;
+  assert.ok(reach(110) > reach(75) + 20);
+});

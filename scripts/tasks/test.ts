@@ -49,7 +49,11 @@ function runTests(stage: Stage, env: NodeJS.ProcessEnv): void {
   console.log(`\nTests: ${stage}`);
   // One browser file at a time: two browsers on two cores make each other slow.
   const concurrency = stage === 'browser' ? ['--test-concurrency=1'] : [];
-  run(process.execPath, ['--import', 'tsx', '--test', '--test-reporter=spec', ...concurrency, ...files], env);
+  run(
+    process.execPath,
+    ['--import', 'tsx', '--import', './tests/support/seed.ts', '--test', '--test-reporter=spec', ...concurrency, ...files],
+    env,
+  );
 }
 
 function run(command: string, args: readonly string[], env: NodeJS.ProcessEnv, quiet = false): void {

@@ -82,6 +82,14 @@ test('a measure that only repeats what was taken last is no new taking', () => {
   );
 });
 
+test('a backslash before a separator is no escape of it', () => {
+  for (const text of ['\\', 'by the door \\', '\\;', '\\\\', '\\n', 'a\\,b', `${'x'.repeat(66)}\\\\`]) {
+    const contact = { name: text, nickname: text, note: text, email: '', phone: '', address: text };
+    const [card] = readVcards(writeVcards([{ id: '7b1c8f0e-2f5e-4f0a-9c61-3a5f3b8d2c11', ...contact }]));
+    assert.deepEqual(card?.contact, contact, text);
+  }
+});
+
 test('any text goes through a contact card and comes back as it was', () => {
   // Card files end their lines with CR LF and know one kind of line break inside a value.
   const cardText = fc.oneof(anyText, nasty).map((text) => text.replaceAll('\r', ''));

@@ -43,8 +43,10 @@ export function writeVcards(clients: readonly (Contact & { readonly id: string }
 
 /** Reads contact cards. Throws a sentence for a file that holds none. */
 export function readVcards(text: string): ReadCard[] {
-  const cards = parse(text);
+  const backslash = absentFrom(text);
+  const cards = parse(withBackslashAs(backslash, text));
   if (cards.length === 0) throw new Error('The file holds no contact card.');
+  const read = (value: string): string => value.replaceAll(backslash, '\\');
   return cards.map((card, i) => {
     const uid = first(card, 'uid');
     const id = uid.toLowerCase().startsWith(uidPrefix) ? uid.slice(uidPrefix.length).toLowerCase() : undefined;
@@ -52,15 +54,27 @@ export function readVcards(text: string): ReadCard[] {
       line: i + 1,
       id,
       contact: {
-        name: first(card, 'fn'),
-        nickname: first(card, 'nickname'),
-        note: all(card, 'note').join('\n'),
-        email: first(card, 'email'),
-        phone: first(card, 'tel').replace(/^tel:/, ''),
-        address: addressOf(card),
+        name: read(first(card, 'fn')),
+        nickname: read(first(card, 'nickname')),
+        note: read(all(card, 'note').join('\n')),
+        email: read(first(card, 'email')),
+        phone: read(first(card, 'tel').replace(/^tel:/, '')),
+        address: read(addressOf(card)),
       },
     };
   });
+}
+
+/** A character that the text does not use. */
+function absentFrom(text: string): string {
+  let code = 0xe000;
+  while (text.includes(String.fromCharCode(code))) code++;
+  return String.fromCharCode(code);
+}
+
+/** The library takes the separator after an escaped backslash for an escaped separator; so it gets to see none. */
+function withBackslashAs(character: string, text: string): string {
+  return text.replace(/\r?\n[ \t]/g, '').replace(/\\(.)/gs, (whole, escaped) => (escaped === '\\' ? character : whole));
 }
 
 function parse(text: string): InstanceType<typeof ICAL.Component>[] {

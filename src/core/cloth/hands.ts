@@ -22,10 +22,14 @@ const dimpleDepthMm = 5;
 const shoulderShare = 0.5;
 const belowKnotMm = 45;
 
+/** Only a blade that comes out of a tuck has a dimple to lay. */
+export function takesDimple({ active, finish }: Knot): boolean {
+  return active === 'blade' && finish === 'tuck';
+}
+
 /** The crease from the tuck to just below the knot; `undefined` where none is laid. */
-export function creaseOf({ active, finish }: Knot, { columns, active: strand }: ClothMesh, dimple: DimpleLaid): Crease | undefined {
-  // Only a blade that comes out of a tuck has a dimple to lay.
-  if (active !== 'blade' || finish !== 'tuck') return undefined;
+export function creaseOf(knot: Knot, { columns, active: strand }: ClothMesh, dimple: DimpleLaid): Crease | undefined {
+  if (!takesDimple(knot)) return undefined;
   const firstRow = strand.parts.indexOf('tuck');
   const hangs = strand.parts.lastIndexOf('tuck') + 1;
   if (dimple === 'none' || firstRow < 0) return undefined;

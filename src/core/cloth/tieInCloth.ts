@@ -26,23 +26,25 @@ export interface Watching {
 const attempts: readonly ((setting: Setting) => Setting)[] = [
   (setting) => setting,
   (setting) => ({ ...setting, tension: 0.7 * setting.tension, steps: Math.round(1.25 * setting.steps) }),
-  ({ grid, ...setting }) => ({
+  ({ grid, leastRowMm, ...setting }) => ({
     ...setting,
-    grid: { rowMm: 0.75 * grid.rowMm, columns: grid.columns + 2 },
+    grid: { ...grid, rowMm: 0.8 * grid.rowMm },
+    leastRowMm: 0.75 * leastRowMm,
     tension: 0.7 * setting.tension,
-    steps: Math.round(1.8 * setting.steps),
+    steps: Math.round(1.5 * setting.steps),
   }),
 ];
 
 const stepsBetween = 40;
-/** From here on a knot is tight enough to be shown, where it comes out clean. */
+/** From here on a knot is tight enough to be shown, where it comes out clean; from there on no other attempt could do better. */
 const worthKeepingFrom = 0.75;
+const drawnUpFrom = 0.97;
 const cleanMm = 1;
 
 /**
  * Ties a knot in cloth and checks it: the invariants of its centreline are those it started with, and no
  * cloth goes through other cloth. Where that fails at the end, the tightest state before that is clean
- * is taken; where there is none it is tried again more gently, and in the end refused.
+ * counts, but it is tried again more gently; the tightest of all attempts is taken, and where there is none it is refused.
  */
 export function tieInCloth(
   request: TyingRequest,
@@ -50,6 +52,7 @@ export function tieInCloth(
   { onProgress, shouldStop }: Watching = {},
 ): Tied {
   let why: 'another-knot' | 'through-itself' = 'another-knot';
+  let best: Extract<Tied, { kind: 'tied' }> | undefined;
   for (const [attempt, of] of attempts.entries()) {
     const simulation = new Simulation({ ...request, seed: request.seed + attempt }, of(setting));
     const print = knotPrint(simulation.mesh, request.knot);
@@ -62,13 +65,17 @@ export function tieInCloth(
     }
     const { mesh } = simulation;
     for (const state of states.toReversed()) {
+      if (best && state.progress <= best.drawnUp) break;
       restore(mesh, state);
       const same = sameKnot(print, knotPrint(mesh, request.knot));
-      if (same && crossings(mesh) === 0) return { kind: 'tied', mesh, attempt, drawnUp: state.progress };
       why = same ? 'through-itself' : 'another-knot';
+      if (!same || crossings(mesh) > 0) continue;
+      best = { kind: 'tied', mesh, attempt, drawnUp: state.progress };
+      break;
     }
+    if (best && best.drawnUp >= drawnUpFrom) break;
   }
-  return { kind: 'refused', why };
+  return best ?? { kind: 'refused', why };
 }
 
 interface State {

@@ -1,9 +1,12 @@
 import { useState } from 'react';
+import { type DimpleLaid, takesDimple } from '../../core/cloth/hands.ts';
 import type { FieldKnot } from '../../core/field/knotField.ts';
-import type { PlanRequest } from '../../core/index.ts';
+import { type PlanRequest, parseKnot } from '../../core/index.ts';
+import { type DimpleLiking, finishing } from '../../core/plan/habits.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { formatLength } from '../../core/units/length.ts';
 import type { BenchValues } from '../bench/values.ts';
+import { Switch } from '../controls/Switch.tsx';
 import { KnotCloseUp } from './KnotCloseUp.tsx';
 import { TakeAway } from './TakeAway.tsx';
 import type { LiveCloth } from './useLiveCloth.ts';
@@ -14,12 +17,20 @@ interface TiedInClothProps {
   readonly request: PlanRequest;
   readonly values: BenchValues;
   readonly units: LengthUnit;
+  /** As the client wants it, until another is asked for here. */
+  readonly dimple: DimpleLaid;
 }
 
+const dimples = [
+  ...(Object.keys(finishing.dimple) as DimpleLiking[]).map((key) => ({ key, label: finishing.dimple[key].label })),
+  { key: 'double', label: 'two' },
+] as const satisfies readonly { readonly key: DimpleLaid; readonly label: string }[];
+
 /** The knot as a real ribbon drawn up, on the client's collar: at once by a ready mesh, then in this very tie. */
-export function TiedInCloth({ knot, request, values, units }: TiedInClothProps) {
+export function TiedInCloth({ knot, request, values, units, dimple }: TiedInClothProps) {
   const [turn, setTurn] = useState(0);
-  const { cloth, live, again, stop, dressed } = useShownCloth(knot, request, values);
+  const [laid, setLaid] = useState(dimple);
+  const { cloth, live, again, stop, dressed } = useShownCloth(knot, request, values, laid);
   return (
     <section aria-label="Tied in cloth">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 border-b-2 border-ink">
@@ -30,6 +41,12 @@ export function TiedInCloth({ knot, request, values, units }: TiedInClothProps) 
         <KnotCloseUp {...dressed} cloth={cloth} title={knot.title} turn={turn} onTurn={setTurn} />
       ) : (
         <p className="py-4 text-soft">{live.kind === 'refused' ? 'There is no picture of it.' : 'It is being tied for the first time …'}</p>
+      )}
+      {takesDimple(parseKnot(knot.plan.moves)) && (
+        <div className="flex flex-wrap items-center gap-x-3 pt-1">
+          <span aria-hidden="true">Dimple</span>
+          <Switch label="Dimple" value={laid} choices={dimples} onChange={setLaid} />
+        </div>
       )}
       <div className="flex min-h-10 flex-wrap items-center gap-x-4 pt-1">
         <p className="text-note text-soft" role="status">

@@ -1,3 +1,4 @@
+import type { DimpleLaid } from '../../core/cloth/hands.ts';
 import type { FieldKnot } from '../../core/field/knotField.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import type { BenchValues } from '../bench/values.ts';
@@ -8,13 +9,14 @@ interface TurnedTogetherProps {
   readonly knot: FieldKnot;
   readonly request: PlanRequest;
   readonly values: BenchValues;
+  readonly dimple: DimpleLaid;
   readonly turn: number;
   readonly onTurn: (degrees: number) => void;
 }
 
 /** One of several knots in cloth that are turned by one hand. */
-export function TurnedTogether({ knot, request, values, turn, onTurn }: TurnedTogetherProps) {
-  const { cloth, live, dressed } = useShownCloth(knot, request, values);
+export function TurnedTogether({ knot, request, values, dimple, turn, onTurn }: TurnedTogetherProps) {
+  const { cloth, live, dressed } = useShownCloth(knot, request, values, dimple);
   if (!cloth)
     return (
       <p className="py-4 text-soft">{live.kind === 'refused' ? 'There is no picture of it.' : 'It is being tied for the first time …'}</p>

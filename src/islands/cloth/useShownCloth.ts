@@ -1,6 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
+import type { ClientRecord } from '../../contract/records/records.ts';
 import type { SeenCloth } from '../../core/cloth/compact.ts';
+import type { DimpleLaid } from '../../core/cloth/hands.ts';
 import { rescaledFor } from '../../core/cloth/seen/rescale.ts';
 import type { TyingRequest } from '../../core/cloth/simulate.ts';
 import type { FieldKnot } from '../../core/field/knotField.ts';
@@ -10,10 +12,15 @@ import { drawnOn } from '../knots/drawnOn.ts';
 import { readyClothQuery } from './readyCloth.ts';
 import { useLiveCloth } from './useLiveCloth.ts';
 
+/** The dimple that a client likes; a walk-in has one a hair off the centre. */
+export function dimpleOf(client: ClientRecord | null): DimpleLaid {
+  return client?.dimple ?? 'off-centre';
+}
+
 /** What is to be shown of a knot in cloth just now: the ready mesh at this tie's size, and once it is tied this very tie. */
-export function useShownCloth(knot: FieldKnot, request: PlanRequest, values: BenchValues) {
+export function useShownCloth(knot: FieldKnot, request: PlanRequest, values: BenchValues, dimple: DimpleLaid) {
   const ready = useQuery(readyClothQuery(knot.code)).data;
-  const tying = useMemo(() => tyingOf(knot, request), [knot, request]);
+  const tying = useMemo(() => tyingOf(knot, request, dimple), [knot, request, dimple]);
   const { live, again, stop } = useLiveCloth(tying);
   const usual = useMemo((): SeenCloth | undefined => (ready ? rescaledFor(tying, ready) : undefined), [ready, tying]);
   const cloth = live.kind === 'tied' ? live.cloth : usual;
@@ -26,14 +33,14 @@ export function useShownCloth(knot: FieldKnot, request: PlanRequest, values: Ben
   return { cloth, live, again, stop, dressed };
 }
 
-function tyingOf({ plan }: FieldKnot, { client, shirt, tie }: PlanRequest): TyingRequest {
+function tyingOf({ plan }: FieldKnot, { client, shirt, tie }: PlanRequest, dimple: DimpleLaid): TyingRequest {
   return {
     knot: parseKnot(plan.moves),
     // The pattern makes no other knot.
     tie: { ...tie, pattern: 'solid' },
     loopMm: client.neckMm + shirt.collarAllowanceMm,
     standingMm: (plan.start.sets === 'blade' ? plan.start.bladeDropMm : plan.start.tailDropMm) + client.crossingGapMm,
-    dimple: 'off-centre',
+    dimple,
     seed: 0,
   };
 }

@@ -5,6 +5,7 @@ import { formatKnot } from '../../core/index.ts';
 import { knotOfCode } from '../../core/knot/code.ts';
 import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
 import { TurnedTogether } from '../cloth/TurnedTogether.tsx';
+import { dimpleOf } from '../cloth/useShownCloth.ts';
 import { drawnOn } from './drawnOn.ts';
 import { type AtHand, WithBench } from './WithBench.tsx';
 
@@ -27,7 +28,7 @@ function wordOf(code: string): string[] {
 const rows: readonly FieldAxisCode[] = ['size', 'height', 'lean', 'takeUp', 'fill', 'moves', 'chance'];
 const most = 4;
 
-function SideBySide({ codes, knots, request, values, units, onTake }: AtHand & { readonly codes: readonly string[] }) {
+function SideBySide({ codes, knots, request, values, units, client, onTake }: AtHand & { readonly codes: readonly string[] }) {
   const [turn, setTurn] = useState(0);
   const compared = codes.slice(0, most).flatMap((code) => knots.filter((knot) => knot.code === code));
   const [first] = compared;
@@ -73,7 +74,7 @@ function SideBySide({ codes, knots, request, values, units, onTake }: AtHand & {
             </th>
             {compared.map((knot) => (
               <td key={knot.code} className="px-2 pb-2">
-                <TurnedTogether knot={knot} request={request} values={values} turn={turn} onTurn={setTurn} />
+                <TurnedTogether knot={knot} request={request} values={values} dimple={dimpleOf(client)} turn={turn} onTurn={setTurn} />
               </td>
             ))}
           </tr>

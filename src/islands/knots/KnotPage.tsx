@@ -12,6 +12,7 @@ import { type LayerPlace, shownLayers } from '../../core/tying/face.ts';
 import { formatLength, type LengthUnit } from '../../core/units/length.ts';
 import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
 import { TiedInCloth } from '../cloth/TiedInCloth.tsx';
+import { dimpleOf } from '../cloth/useShownCloth.ts';
 import { ReasonList } from '../controls/ReasonList.tsx';
 import { drawnOn } from './drawnOn.ts';
 import { Neighbours } from './KnotInHand.tsx';
@@ -30,7 +31,7 @@ export default function KnotPage({ code }: { readonly code: string }) {
   );
 }
 
-function About({ knot, knots, request, values, units, onTake }: AtHand & { readonly knot: FieldKnot }) {
+function About({ knot, knots, request, values, units, client, onTake }: AtHand & { readonly knot: FieldKnot }) {
   const { plan, title } = knot;
   const others = plan.names.slice(1);
   const toSet = endToSet(plan.start);
@@ -53,7 +54,7 @@ function About({ knot, knots, request, values, units, onTake }: AtHand & { reado
           </button>
         </div>
         <div className="grid gap-6 pt-2 md:grid-cols-[3fr_2fr]">
-          <TiedInCloth knot={knot} request={request} values={values} units={units} />
+          <TiedInCloth key={client?.id} knot={knot} request={request} values={values} units={units} dimple={dimpleOf(client)} />
           <div>
             <h2 className="border-b-2 border-ink font-medium">With this tie, on this collar</h2>
             <p className={`figures text-3xl ${plan.feasible ? 'text-follows' : 'text-outside'}`}>

@@ -3,42 +3,21 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { keepOffBody, neckPin, neckRadiusMm, shirtZMm } from '../../../src/core/cloth/body.ts';
 import { Contacts } from '../../../src/core/cloth/contact.ts';
-import { measureNormals, sweep } from '../../../src/core/cloth/elastic.ts';
+import { sweep } from '../../../src/core/cloth/elastic.ts';
 import { foldingOf, setWidths } from '../../../src/core/cloth/folds.ts';
 import { creaseOf, pressToShirt } from '../../../src/core/cloth/hands.ts';
-import { activePath, type LooseStrand, standingPath, type Vec3 } from '../../../src/core/cloth/loosePath.ts';
-import { type ClothMesh, layLoose, withFewerRows } from '../../../src/core/cloth/mesh.ts';
-import { nearestOnTriangle } from '../../../src/core/cloth/nearest.ts';
+import { activePath, type LooseStrand, standingPath } from '../../../src/core/cloth/loosePath.ts';
+import { layLoose, withFewerRows } from '../../../src/core/cloth/mesh.ts';
 import { Pins } from '../../../src/core/cloth/pins.ts';
 import { randomFrom } from '../../../src/core/cloth/random.ts';
 import { Tension, takeAway } from '../../../src/core/cloth/tighten.ts';
 import { parseKnot } from '../../../src/core/index.ts';
 import { widthAt } from '../../../src/core/tie/width.ts';
 import { anyKnot } from '../../support/arbitrary.ts';
+import { flat, grid, heights, layerMm, mean, noJitter, twoLayers } from '../../support/layers.ts';
 import { tieA } from '../../support/ties.ts';
 
-const grid = { rowMm: 6, columns: 5 };
-const layerMm = 2.4;
 const bend = 0.3;
-const noJitter = () => 0;
-
-/** A flat strip along x at a height, its face up. */
-function flat(z: number, lengthMm = 60): LooseStrand {
-  const points: Vec3[] = [0, 1].map((end) => [end * lengthMm, 0, z]);
-  return { points, normals: points.map((): Vec3 => [0, 0, 1]), parts: ['turn', 'turn'], moves: [1, 1] };
-}
-
-function twoLayers(gapMm: number): ClothMesh {
-  const mesh = layLoose([flat(0), flat(gapMm)], grid, 24, noJitter);
-  measureNormals(mesh, mesh.active);
-  measureNormals(mesh, mesh.standing);
-  mesh.half.fill(layerMm / 2);
-  return mesh;
-}
-
-const heights = ({ position }: ClothMesh, from: number, to: number) =>
-  Array.from({ length: to - from }, (_, i) => position[3 * (from + i) + 2] ?? 0);
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 test('a strip is laid as long, as wide and as flat as was asked', () => {
   const mesh = twoLayers(10);
@@ -48,82 +27,6 @@ test('a strip is laid as long, as wide and as flat as was asked', () => {
   assert.equal(mesh.active.rows, 11);
   assert.ok(heights(mesh, 0, mesh.standing.first).every((z) => z === 0));
   assert.ok(mesh.normal.every((value, i) => Math.abs(Math.abs(value) - (i % 3 === 2 ? 1 : 0)) < 1e-9));
-});
-
-test('layers too near are pushed apart to their thickness, and those far enough are left alone', () => {
-  for (const gap of [0.9, 1.8, 2.3]) {
-    const mesh = twoLayers(gap);
-    const contacts = new Contacts(mesh);
-    contacts.follow();
-    for (let pass = 0; pass < 40; pass++) contacts.pass();
-    const apart = mean(heights(mesh, mesh.standing.first, mesh.count)) - mean(heights(mesh, 0, mesh.standing.first));
-    assert.ok(Math.abs(apart - layerMm) < 0.1, `${gap} became ${apart}`);
-    assert.ok(contacts.deepest < 0.1);
-  }
-  const far = twoLayers(3);
-  const contacts = new Contacts(far);
-  contacts.follow();
-  contacts.pass();
-  assert.deepEqual(far.position, twoLayers(3).position);
-});
-
-test('no cloth passes through other cloth, however fast it is thrown at it', () => {
-  const mesh = twoLayers(6);
-  // The lower strip is the larger, so that none of the upper can go round it.
-  for (let i = 0; i < 3 * mesh.standing.first; i += 3) {
-    mesh.position[i] = 30 + 1.6 * ((mesh.position[i] ?? 0) - 30);
-    mesh.position[i + 1] = 1.6 * (mesh.position[i + 1] ?? 0);
-  }
-  const contacts = new Contacts(mesh);
-  const below = mesh.position.slice(0, 3 * mesh.standing.first);
-  for (let step = 0; step < 60; step++) {
-    mesh.position.set(below);
-    mesh.before.set(mesh.position);
-    for (let v = mesh.standing.first; v < mesh.count; v++) mesh.position[3 * v + 2] = (mesh.position[3 * v + 2] ?? 0) - 0.8;
-    contacts.follow();
-    contacts.pass();
-    contacts.keepRoom();
-  }
-  const lowest = Math.min(...heights(mesh, mesh.standing.first, mesh.count));
-  assert.ok(lowest > 0, `${lowest}`);
-  assert.ok(contacts.touching > 0);
-});
-
-test('thicker cloth keeps off further, each layer by its own half', () => {
-  const mesh = twoLayers(1.5);
-  mesh.half.fill(2, mesh.standing.first);
-  const contacts = new Contacts(mesh);
-  contacts.follow();
-  for (let pass = 0; pass < 80; pass++) contacts.pass();
-  const apart = mean(heights(mesh, mesh.standing.first, mesh.count)) - mean(heights(mesh, 0, mesh.standing.first));
-  assert.ok(Math.abs(apart - (2 + layerMm / 2)) < 0.1, `${apart}`);
-});
-
-test('the nearest point of a triangle is nowhere further than any other of it', () => {
-  // Whole hundredths of a millimetre: flat and pointlike triangles come up, lengths too small to be squared do not.
-  const coordinate = fc.integer({ min: -2000, max: 2000 }).map((hundredths) => hundredths / 100);
-  fc.assert(
-    fc.property(
-      fc.array(coordinate, { minLength: 12, maxLength: 12 }),
-      fc.double({ min: 0, max: 1, noNaN: true }),
-      fc.double({ min: 0, max: 1, noNaN: true }),
-      (numbers, s, t) => {
-        const p = Float64Array.from(numbers);
-        const [x, y, z] = numbers.slice(9) as [number, number, number];
-        const share = new Float64Array(3);
-        const square = nearestOnTriangle(p, x, y, z, 0, 3, 6, share);
-        const [u, v] = s + t > 1 ? [1 - s, 1 - t] : [s, t];
-        const squareTo = (weights: readonly number[]) =>
-          [x, y, z].reduce(
-            (sum, at, axis) => sum + (at - weights.reduce((all, weight, corner) => all + weight * (p[3 * corner + axis] ?? 0), 0)) ** 2,
-            0,
-          );
-        assert.ok(square <= squareTo([1 - u - v, u, v]) + 1e-6);
-        assert.ok(Math.abs(square - squareTo([...share])) < 1e-6);
-        assert.ok(Math.abs(share.reduce((sum, each) => sum + each, 0) - 1) < 1e-9 && share.every((each) => each >= -1e-9));
-      },
-    ),
-  );
 });
 
 test('thinned out, cloth keeps its length, its ends and its outline', () => {

@@ -83,7 +83,11 @@ function sharesLine({ nodes, samples = [], timeDeltas = [] }: Profile): Line {
   samples.forEach((id, i) => {
     const url = urlOf.get(id) ?? '';
     if (!url.includes('/core/cloth/')) return;
-    const kind = /(contact|nearest)\.ts/.test(url) ? 'contact' : /elastic\.ts/.test(url) ? 'constraints' : 'bookkeeping';
+    const kind = /(contact|nearest|nearPairs|faces|shelf)\.ts/.test(url)
+      ? 'contact'
+      : /elastic\.ts/.test(url)
+        ? 'constraints'
+        : 'bookkeeping';
     spent[kind] += timeDeltas[i] ?? 0;
   });
   const all = spent.contact + spent.constraints + spent.bookkeeping;

@@ -33,6 +33,20 @@ test('a knot’s page shows it tied in cloth on its collar, turned by the keys, 
   await driver.wait(async () => /Simulated in this tie/.test(await bench.body()), 5_000, 'what was tied before was not kept');
 });
 
+test('the dimple is laid as the client likes it, or as is asked for here; where a panel hides the tuck none is asked', async () => {
+  const { bench, driver } = screen;
+  await bench.open('/knots/4.1');
+  const laid = () =>
+    driver.executeScript<string>(`return document.querySelector('input[type="radio"]:checked').closest('[role="radiogroup"] label')?.textContent`);
+  assert.equal(await laid(), 'a hair off centre');
+  await (await bench.one('//label[normalize-space()="two"]')).click();
+  await bench.waitFor(async () => (await laid()) === 'two', 'no other dimple was chosen');
+  await driver.wait(async () => /Simulated in this tie/.test(await bench.body()), 60_000, 'never tied with two');
+  await bench.open('/knots/o4.3');
+  await bench.one('//canvas[@role="slider"]');
+  assert.equal((await driver.findElements(By.css('input[type="radio"]'))).length, 0);
+});
+
 test('tying this very tie can be stopped and asked for again', async () => {
   const { bench, driver } = screen;
   await bench.open('/knots/9.42');

@@ -7,6 +7,7 @@ const widthPull = 0.4;
 const widthPush = 0.3;
 const shear = 0.05;
 const bendAcross = 0.3;
+const mostBendAlong = 0.35;
 
 /** How deep a set crease lies at each column, mm inward from flat; rows before and after it have none. */
 export interface Crease {
@@ -16,7 +17,10 @@ export interface Crease {
   readonly offset: Float64Array;
 }
 
-/** One sweep over the stretch, width, shear and bending of a strand; `bendAlong` is the share of a bend along it put right. */
+/**
+ * One sweep over the stretch, width, shear and bending of a strand. `bendAlong` is the share of a bend along it that is put
+ * right where rows lie a millimetre apart: further apart it is less by the square, so that it is one rod on every grid.
+ */
 export function sweep(mesh: ClothMesh, strand: Strand, bendAlong: number, crease: Crease | undefined): void {
   const { position: p, columns } = mesh;
   const { first, rows, rest, width } = strand;
@@ -37,7 +41,11 @@ export function sweep(mesh: ClothMesh, strand: Strand, bendAlong: number, crease
         hold(p, at + 3 * c + 3, at + 3 * c + row3, diagonal, shear, shear);
       }
     }
-    if (row > 0 && row < rows - 1) for (let c = 0; c < columns; c++) straighten(p, at + 3 * c, row3, bendAlong);
+    if (row > 0 && row < rows - 1) {
+      const apart = ((rest[row - 1] as number) + (rest[row] as number)) / 2;
+      const bend = Math.min(mostBendAlong, bendAlong / (apart * apart));
+      for (let c = 0; c < columns; c++) straighten(p, at + 3 * c, row3, bend);
+    }
     if (crease && row >= crease.firstRow && row <= crease.lastRow) {
       fold(mesh, at, bendAcross, crease.offset);
     } else {

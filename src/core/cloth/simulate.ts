@@ -50,13 +50,9 @@ const mostAStepMm = 0.8;
  */
 const drawingStrainMm2 = 7.7;
 const heldStrainMm2 = 0.072;
-/** Cloth under the final pull bends as a rod of this bending length does: the root of stiffness over tension. */
-const bendLengthMm = 3;
-const drawingBend = 0.3;
-const mostBend = 0.35;
+/** Cloth under its pull bends as a rod of this bending length does: the root of stiffness over tension. */
+const bendLengthMm = 5;
 const standingIsStiffer = 1.3;
-/** Drawn-up rows come to lie so much further apart than the least. */
-const rowsApart = 1.5;
 /** Shares of all steps. */
 const thinAt = [0.15, 0.25, 0.35, 0.45, 0.6] as const;
 const creaseFrom = 0.42;
@@ -156,10 +152,9 @@ export class Simulation {
     return this.tension.now * (drawing + settledAt(share) * (held - drawing));
   }
 
+  /** What rows a millimetre apart would have put right of a bend along them in one sweep. */
   private bendAt(share: number): number {
-    const rowMm = rowsApart * this.setting.leastRowMm;
-    const held = Math.min(mostBend, (0.5 * this.strainAt(share) * bendLengthMm ** 2) / rowMm ** 2);
-    return drawingBend + settledAt(share) * (held - drawingBend);
+    return 0.5 * this.strainAt(share) * bendLengthMm ** 2;
   }
 
   /**

@@ -8,7 +8,7 @@ import { measureCloth } from '../../../src/core/cloth/seen/measure.ts';
 const wideMm = 40;
 
 /** A band across the front that rises by so many degrees, and a hanging end that does not count. */
-function band(degrees: number, lengthMm = 60): ClothMesh {
+function band(degrees: number, lengthMm = 60, root: readonly Vec3[] = []): ClothMesh {
   const rise = Math.tan((degrees * Math.PI) / 180);
   const half = (lengthMm / 2) * Math.cos((degrees * Math.PI) / 180);
   const points: Vec3[] = [-1, -0.5, 0, 0.5, 1].map((end) => [end * half, end * half * rise, 10]);
@@ -24,13 +24,7 @@ function band(degrees: number, lengthMm = 60): ClothMesh {
     [0, -200, 0],
   ];
   const mesh = layLoose(
-    [
-      strand(
-        points.map(() => 'band'),
-        points,
-      ),
-      strand(['hang', 'hang'], hanging),
-    ],
+    [strand([...root.map((): Part => 'turn'), ...points.map((): Part => 'band')], [...root, ...points]), strand(['hang', 'hang'], hanging)],
     { rowMm: 3, columns: 9 },
     wideMm,
     () => 0,
@@ -51,6 +45,18 @@ test('widths and height are those of the cloth that is seen, and what hangs does
   assert.ok(depthMm < 0.5);
   assert.ok(Math.abs(leftMm - 30) < 0.5 && Math.abs(rightMm - 30) < 0.5);
   assert.ok(Math.abs(inKnotMm - 60) < 3.5);
+});
+
+test('cloth that comes down to the knot from an arm is not yet its face', () => {
+  const plain = measureCloth(band(0));
+  const rooted = measureCloth(
+    band(0, 60, [
+      [-110, 60, 5],
+      [-60, 35, 5],
+    ]),
+  );
+  assert.ok(rooted.leftMm < 70, `${rooted.leftMm}`);
+  assert.ok(rooted.inKnotMm > plain.inKnotMm + 60, 'it is cloth in the knot all the same');
 });
 
 test('a longer band makes a wider knot of the same height', () => {

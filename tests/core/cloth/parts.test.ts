@@ -6,7 +6,7 @@ import { Contacts } from '../../../src/core/cloth/contact.ts';
 import { sweep } from '../../../src/core/cloth/elastic.ts';
 import { foldingOf, setWidths } from '../../../src/core/cloth/folds.ts';
 import { creaseOf, pressToShirt } from '../../../src/core/cloth/hands.ts';
-import { activePath, type LooseStrand, standingPath } from '../../../src/core/cloth/loosePath.ts';
+import { activePath, type LooseStrand, standingPath, type Vec3 } from '../../../src/core/cloth/loosePath.ts';
 import { layLoose, withFewerRows } from '../../../src/core/cloth/mesh.ts';
 import { Pins } from '../../../src/core/cloth/pins.ts';
 import { randomFrom } from '../../../src/core/cloth/random.ts';
@@ -101,6 +101,27 @@ test('a stretched strip draws together, one too narrow spreads, a flat one at re
   for (let i = 0; i < 600; i++) sweep(narrow, narrow.active, bend, undefined);
   const ys = Array.from({ length: narrow.standing.first }, (_, v) => narrow.position[3 * v + 1] ?? 0);
   assert.ok(Math.max(...ys) - Math.min(...ys) > 28);
+});
+
+test('a strip is the same rod however far its rows lie apart: what a sweep straightens goes by the square of it, as the pull does', () => {
+  const wave = (2 * Math.PI) / 120;
+  const straightened = (rowMm: number) => {
+    const points = Array.from({ length: 241 }, (_, i): Vec3 => [i / 2, 0, 4 * Math.cos((wave * i) / 2)]);
+    const line = {
+      points,
+      normals: points.map((): Vec3 => [0, 0, 1]),
+      parts: points.map(() => 'turn' as const),
+      moves: points.map(() => 1),
+    };
+    const mesh = layLoose([line, flat(-100)], { rowMm, columns: 5 }, 24, noJitter);
+    const trough = mesh.columns * Math.round((mesh.active.rows - 1) / 2) + 2;
+    const before = mesh.position[3 * trough + 2] ?? 0;
+    sweep(mesh, mesh.active, 1, undefined);
+    return (mesh.position[3 * trough + 2] ?? 0) - before;
+  };
+  const [fine, coarse] = [straightened(3), straightened(6)];
+  assert.ok(fine > 0, 'toward the straight line');
+  assert.ok(Math.abs(coarse / fine - 4) < 0.6, `${fine} and ${coarse}`);
 });
 
 test('sweeps and passes move nothing as a whole: what one point gives another takes', () => {

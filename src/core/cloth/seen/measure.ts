@@ -17,7 +17,7 @@ export interface ClothMeasures {
 
 const slices = 24;
 const middleHalfMm = 8;
-/** The first turn runs off into the arm under the collar: so much of its cloth does not count as the knot's face. */
+/** Where no band tells, so much of the first turn counts to the arm that it comes from under the collar. */
 const rootMm = 16;
 
 /** Reads the measures off the rows of the knot itself, arms and hanging ends left out. */
@@ -25,12 +25,13 @@ export function measureCloth(mesh: ClothMesh): ClothMeasures {
   const { position: p, columns, active } = mesh;
   const knot: number[] = [];
   const band: number[] = [];
+  const first = firstRowOfFace(mesh);
   let inKnotMm = 0;
   for (let row = 0; row < active.rows; row++) {
     const part = active.parts[row];
     if (part === 'arm' || part === 'hang' || part === 'tuck') continue;
     if (row < active.rows - 1) inKnotMm += active.rest[row] ?? 0;
-    if (part !== 'band' && inKnotMm < rootMm) continue;
+    if (row < first) continue;
     for (let c = 0; c < columns; c++) {
       const v = active.first + row * columns + c;
       knot.push(v);
@@ -59,6 +60,24 @@ export function measureCloth(mesh: ClothMesh): ClothMeasures {
     leftMm: bottomMiddle - left,
     rightMm: right - bottomMiddle,
   };
+}
+
+/** The first turn comes down from under the collar: it is of the face only from where its middle lies lower than the band's top. */
+function firstRowOfFace({ position: p, columns, active }: ClothMesh): number {
+  const { parts, rest } = active;
+  const middleY = (row: number) => p[3 * (active.first + row * columns + Math.floor(columns / 2)) + 1] ?? 0;
+  const bandTop = Math.max(
+    ...parts.flatMap((part, row) =>
+      part === 'band' ? Array.from({ length: columns }, (_, c) => p[3 * (active.first + row * columns + c) + 1] ?? 0) : [],
+    ),
+  );
+  let row = parts.findIndex((part) => part !== 'arm');
+  if (Number.isFinite(bandTop)) {
+    while (parts[row] !== 'band' && middleY(row) > bandTop) row++;
+    return row;
+  }
+  for (let inKnotMm = 0; inKnotMm < rootMm; row++) inKnotMm += rest[row] ?? rootMm;
+  return row;
 }
 
 /** The band's middle line, fitted where it faces the front. */

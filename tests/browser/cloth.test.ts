@@ -37,7 +37,9 @@ test('the dimple is laid as the client likes it, or as is asked for here; where 
   const { bench, driver } = screen;
   await bench.open('/knots/4.1');
   const laid = () =>
-    driver.executeScript<string>(`return document.querySelector('input[type="radio"]:checked').closest('[role="radiogroup"] label')?.textContent`);
+    driver.executeScript<string>(
+      `return document.querySelector('input[type="radio"]:checked').closest('[role="radiogroup"] label')?.textContent`,
+    );
   assert.equal(await laid(), 'a hair off centre');
   await (await bench.one('//label[normalize-space()="two"]')).click();
   await bench.waitFor(async () => (await laid()) === 'two', 'no other dimple was chosen');

@@ -79,9 +79,7 @@ function blended({ rows, parts, rest }: Strand, of: (part: Part) => number): Flo
  * places in shares of `knotMm`, so that the hanging end is as wide from the start as it will be.
  */
 export function setWidths({ active, standing }: ClothMesh, tie: Tie, placing: Placing, folding: Folding): void {
-  let loose = 0;
-  for (let row = 0; row < active.rows - 1; row++) if (isInKnot(active.parts[row])) loose += active.rest[row] as number;
-  const share = Math.min(1, placing.knotMm / loose);
+  const share = Math.min(1, placing.knotMm / clothInKnot({ active }));
   let at = placing.activeFromMm;
   for (let row = 0; row < active.rows; row++) {
     active.width[row] = Math.max(narrowestMm, widthAt(tie, at) * (folding.active[row] as number));
@@ -92,6 +90,13 @@ export function setWidths({ active, standing }: ClothMesh, tie: Tie, placing: Pl
     standing.width[row] = Math.max(narrowestMm, widthAt(tie, at) * (folding.standing[row] as number));
     at += standing.rest[row] ?? 0;
   }
+}
+
+/** How much cloth of the working strand is between its arm and what hangs, mm. */
+export function clothInKnot({ active }: Pick<ClothMesh, 'active'>): number {
+  let mm = 0;
+  for (let row = 0; row < active.rows - 1; row++) if (isInKnot(active.parts[row])) mm += active.rest[row] as number;
+  return mm;
 }
 
 function isInKnot(part: Part | undefined): boolean {

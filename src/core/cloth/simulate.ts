@@ -72,6 +72,8 @@ export class Simulation {
   private readonly placing: Placing;
   private readonly tension: Tension;
   private readonly layerMm: number;
+  /** Cloth that the knot takes up by the formulas, mm. */
+  readonly takenUpMm: number;
 
   constructor(
     readonly request: TyingRequest,
@@ -84,9 +86,13 @@ export class Simulation {
     this.pins = new Pins(this.cloth, knot);
     this.tie = tieFrom(knot.active, tie);
     this.layerMm = compressedThickness(tie);
-    const takenUp = bundleOf(windingOf(knot), this.tie, { loopMm, standingMm, crossingGapMm: 0 }).takeUpMm;
+    this.takenUpMm = bundleOf(windingOf(knot), this.tie, { loopMm, standingMm, crossingGapMm: 0 }).takeUpMm;
     const standingSideMm = tie.lengthMm - standingMm;
-    this.placing = { activeFromMm: standingSideMm - loopMm + armMm, standingFromMm: standingSideMm - armMm, knotMm: 1.15 * takenUp + 40 };
+    this.placing = {
+      activeFromMm: standingSideMm - loopMm + armMm,
+      standingFromMm: standingSideMm - armMm,
+      knotMm: 1.15 * this.takenUpMm + 40,
+    };
     this.tension = new Tension(setting.tension);
     this.contacts = new Contacts(this.cloth);
     this.folding = foldingOf(this.cloth);

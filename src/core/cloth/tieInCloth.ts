@@ -1,4 +1,5 @@
 import { crossings } from './crossings.ts';
+import { clothInKnot } from './folds.ts';
 import type { ClothMesh } from './mesh.ts';
 import { type Setting, Simulation, type TyingRequest, usualSetting } from './simulate.ts';
 import { knotPrint, sameKnot } from './topology.ts';
@@ -12,9 +13,11 @@ export type Tied =
       /** How far it was drawn up before layers pressed through each other: 1 where they never did. */
       readonly drawnUp: number;
     }
-  /** Every attempt came out as another knot, or with cloth through cloth: there is nothing honest to show. */
-  | { readonly kind: 'refused'; readonly why: 'another-knot' | 'through-itself' }
+  /** Every attempt came out as another knot, with cloth through cloth, or never drew up: there is nothing honest to show. */
+  | { readonly kind: 'refused'; readonly why: Fault }
   | { readonly kind: 'stopped' };
+
+type Fault = 'another-knot' | 'through-itself' | 'never-drawn-up';
 
 export interface Watching {
   /** 0 to 1 within an attempt. Called between steps, a few dozen times. */
@@ -35,6 +38,8 @@ const attempts: readonly ((setting: Setting) => Setting)[] = [
   }),
 ];
 
+/** A knot that holds more cloth than so many times what the formulas give has caught on itself on its way. */
+const mostCloth = 1.6;
 const stepsBetween = 40;
 /** From here on a knot is tight enough to be shown, where it comes out clean; from there on no other attempt could do better. */
 const worthKeepingFrom = 0.75;
@@ -42,8 +47,8 @@ const drawnUpFrom = 0.97;
 const cleanMm = 1;
 
 /**
- * Ties a knot in cloth and checks it: the invariants of its centreline are those it started with, and no
- * cloth goes through other cloth. Where that fails at the end, the tightest state before that is clean
+ * Ties a knot in cloth and checks it: it is drawn up, the invariants of its centreline are those it started with, and no
+ * cloth goes through other cloth. Where one of these fails at the end, the tightest state before that is clean
  * counts, but it is tried again more gently; the tightest of all attempts is taken, and where there is none it is refused.
  */
 export function tieInCloth(
@@ -51,7 +56,7 @@ export function tieInCloth(
   setting: Setting = usualSetting(request.knot),
   { onProgress, shouldStop }: Watching = {},
 ): Tied {
-  let why: 'another-knot' | 'through-itself' = 'another-knot';
+  let why: Fault = 'another-knot';
   let best: Extract<Tied, { kind: 'tied' }> | undefined;
   for (const [attempt, of] of attempts.entries()) {
     const simulation = new Simulation({ ...request, seed: request.seed + attempt }, of(setting));
@@ -64,6 +69,10 @@ export function tieInCloth(
       if (simulation.progress >= worthKeepingFrom && simulation.deepestMm < cleanMm) states.push(stateOf(simulation));
     }
     const { mesh } = simulation;
+    if (clothInKnot(mesh) > mostCloth * simulation.takenUpMm) {
+      why = 'never-drawn-up';
+      continue;
+    }
     for (const state of states.toReversed()) {
       if (best && state.progress <= best.drawnUp) break;
       restore(mesh, state);

@@ -13,7 +13,7 @@ import { referenceTying } from '../../../src/core/cloth/reference.ts';
 import { measureCloth } from '../../../src/core/cloth/seen/measure.ts';
 import { Simulation } from '../../../src/core/cloth/simulate.ts';
 import { knotPrint, sameKnot } from '../../../src/core/cloth/topology.ts';
-import { enumerateKnots, formatKnot } from '../../../src/core/index.ts';
+import { enumerateKnots, formatKnot, parseKnot } from '../../../src/core/index.ts';
 import { knotCode } from '../../../src/core/knot/code.ts';
 import { meshOf } from '../../support/clothMesh.ts';
 
@@ -50,6 +50,23 @@ test('of a tucked knot the front shows most of all the band', () => {
     others.map(({ code }) => code),
     [],
   );
+});
+
+test('the named knots are as large, and lean as much, as they were found to when the cloth was last set', () => {
+  const found = [
+    ['Li Ro Li Co T', 153, 43, -17],
+    ['Lo Ci Lo Ri Co T', 157, 41, -4],
+    ['Li Ro Ci Lo Ri Co T', 195, 45, 7],
+    ['Lo Ri Lo Ci Ro Li Co T', 240, 45, -3],
+    ['Li Co Ri Lo Ci Ro Li Co T', 322, 49, 3],
+  ] as const;
+  for (const [word, clothMm, heightMm, tiltDeg] of found) {
+    const measures = index.knots[knotCode(parseKnot(word))]?.measures;
+    assert.ok(measures);
+    assert.ok(Math.abs(measures.inKnotMm / clothMm - 1) < 0.06, `${word}: ${measures.inKnotMm} mm of cloth`);
+    assert.ok(Math.abs(measures.heightMm - heightMm) < 3, `${word}: ${measures.heightMm} mm high`);
+    assert.ok(Math.abs(measures.tiltDeg - tiltDeg) < 4, `${word}: ${measures.tiltDeg}°`);
+  }
 });
 
 test('measured again, every kept knot is as large as its list says', () => {

@@ -15,7 +15,8 @@ import { frontEdges } from '../core/cloth/seen/alone.ts';
 import type { Collar } from '../core/collar/collar.ts';
 import type { Cloth } from '../drawing/cloth/cloth.ts';
 import { stripOf } from './cloth/strip.ts';
-import { collarOf } from './wearer/collar.ts';
+import { laidUnder } from './cloth/underLeaves.ts';
+import { collarOf, leafDepth } from './wearer/collar.ts';
 import { lapels, neckForm, shirtFront } from './wearer/torso.ts';
 
 /** What is worn with the knot; nothing but the knot is shown where it is left out. */
@@ -71,8 +72,10 @@ export class KnotScene {
     const side = blade === 'right' ? -1 : 1;
     const tie = new Group();
     // The sides that show beside the knot are the standing end's as well: one tie, one cloth.
-    tie.add(stripOf(cloth.active, cloth.columns, paint, side), stripOf(cloth.standing, cloth.columns, paint, side));
-    tie.position.y = belowEdgeMm - frontEdges(cloth).top;
+    const raisedMm = belowEdgeMm - frontEdges(cloth).top;
+    const { active, standing, columns } = dress ? laidUnder(cloth, leafDepth(dress.collar), raisedMm) : cloth;
+    tie.add(stripOf(active, columns, paint, side), stripOf(standing, columns, paint, side));
+    tie.position.y = raisedMm;
     group.add(tie);
     if (dress) {
       group.add(neckForm(), shirtFront(dress.shirtColour, dress.buttonsMm), collarOf(dress.collar, dress.shirtColour));

@@ -6,13 +6,15 @@ import { gunzipSync } from 'node:zlib';
 import { Box3, BufferGeometry, type Group, Mesh, type MeshPhysicalMaterial, Vector3 } from 'three';
 import { readyFolder } from '../../scripts/cloth/readyFolder.ts';
 import { unpackCloth } from '../../src/core/cloth/compact.ts';
+import { frontEdges } from '../../src/core/cloth/seen/alone.ts';
 import { collarStyles } from '../../src/core/collar/styles.ts';
 import { rgbOf } from '../../src/core/colour/rgb.ts';
 import { fabricCodes } from '../../src/core/tie/fabrics.ts';
 import { reliefs } from '../../src/scene/cloth/relief.ts';
 import { stripOf } from '../../src/scene/cloth/strip.ts';
 import { stripTextures } from '../../src/scene/cloth/stripTexture.ts';
-import { collarOf } from '../../src/scene/wearer/collar.ts';
+import { laidUnder } from '../../src/scene/cloth/underLeaves.ts';
+import { collarOf, leafDepth } from '../../src/scene/wearer/collar.ts';
 import { lapels, shirtFront } from '../../src/scene/wearer/torso.ts';
 
 const fourInHand = unpackCloth(gunzipSync(readFileSync(join(readyFolder, '4.1.bin.gz'))));
@@ -85,6 +87,30 @@ test('a collar’s points stand as far apart and as low as they were measured', 
     assert.ok(Math.abs(box.max.x - box.min.x - collar.collarSpreadMm) < 8, `${name}: ${box.max.x - box.min.x}`);
     assert.ok(Math.abs(-box.min.y - depth) < 5, `${name}: ${box.min.y} for ${depth}`);
   }
+});
+
+test('what the knot has at its sides lies under the collar’s leaves, its band before them, and nothing else is moved', () => {
+  const collar = collarStyles['semi-spread'];
+  const leaf = leafDepth(collar);
+  const raisedMm = -frontEdges(fourInHand).top;
+  const laid = laidUnder(fourInHand, leaf, raisedMm);
+  let [moved, under] = [0, 0];
+  for (const which of ['active', 'standing'] as const) {
+    const [was, now] = [fourInHand[which].position, laid[which].position];
+    fourInHand[which].parts.forEach((part, row) => {
+      for (let v = row * fourInHand.columns; v < (row + 1) * fourInHand.columns; v++) {
+        const [x, y, z] = [0, 1, 2].map((axis) => now[3 * v + axis] ?? 0) as [number, number, number];
+        if (was[3 * v + 2] !== z) moved++;
+        if (part === 'band') assert.equal(was[3 * v + 2], z);
+        const depth = leaf(x, y + raisedMm);
+        if ((part !== 'arm' && part !== 'turn') || depth === undefined || y < frontEdges(fourInHand).top) continue;
+        under++;
+        assert.ok(z <= depth - 1, `${part} ${row}: ${z} before ${depth}`);
+      }
+    });
+  }
+  assert.ok(moved > 0 && under > moved);
+  assert.equal(leaf(0, 0), undefined, 'the opening is open');
 });
 
 test('shirt and jacket are of their colours; buttons out of sight are left out, and a wider lapel is wider', () => {

@@ -38,8 +38,9 @@ const attempts: readonly ((setting: Setting) => Setting)[] = [
   }),
 ];
 
-/** A knot that holds more cloth than so many times what the formulas give has caught on itself on its way. */
+/** A knot that holds more cloth than so many times what the formulas give, and so much, has caught on itself on its way. */
 const mostCloth = 1.6;
+const mostClothMm = 100;
 const stepsBetween = 40;
 /** From here on a knot is tight enough to be shown, where it comes out clean; from there on no other attempt could do better. */
 const worthKeepingFrom = 0.75;
@@ -69,7 +70,7 @@ export function tieInCloth(
       if (simulation.progress >= worthKeepingFrom && simulation.deepestMm < cleanMm) states.push(stateOf(simulation));
     }
     const { mesh } = simulation;
-    if (clothInKnot(mesh) > mostCloth * simulation.takenUpMm) {
+    if (clothInKnot(mesh) > mostClothMm + mostCloth * simulation.takenUpMm) {
       why = 'never-drawn-up';
       continue;
     }

@@ -15,9 +15,8 @@ const backDeg = 115;
 const tipOffShirt = 5;
 const standsOut = 9;
 
-/** Both leaves of a buttoned collar with its measured points, spread and space; the button stands at 0, 0. */
-export function collarOf(collar: Collar, colour: string): Group {
-  const group = new Group();
+/** The leaf on the right of the picture: `u` goes along its fold from the button backward, `v` from the fold to its edge. */
+function leafOf(collar: Collar): (u: number, v: number) => At {
   const depth = collar.collarPointMm * Math.cos(halfAngle(collar));
   const fromAngle = Math.asin(collar.tieSpaceMm / 2 / foldRadius);
   const fold = (u: number): At => {
@@ -33,12 +32,39 @@ export function collarOf(collar: Collar, colour: string): Group {
     const bow = Math.sin(Math.PI * u);
     return [mix(tip[0], shoulder[0], u), mix(tip[1], shoulder[1], u ** 1.4) - 4 * bow, mix(tip[2], shoulder[2], u ** 1.6)];
   };
+  return (u, v) => {
+    const [a, b] = [fold(u), edge(u)];
+    const out = standsOut * Math.sin(Math.PI * v ** 0.8) * (1 - 0.7 * u);
+    return [mix(a[0], b[0], v) + out * 0.3 * u, mix(a[1], b[1], v), mix(a[2], b[2], v) + out];
+  };
+}
+
+const cellMm = 2;
+const samples = [90, 60] as const;
+
+/** How far forward a leaf lies at a place of the front, mm; `undefined` where none covers it. */
+export function leafDepth(collar: Collar): (x: number, y: number) => number | undefined {
+  const leaf = leafOf(collar);
+  const depths = new Map<string, number>();
+  const key = (x: number, y: number) => `${Math.round(Math.abs(x) / cellMm)} ${Math.round(y / cellMm)}`;
+  for (let i = 0; i <= samples[0]; i++) {
+    for (let j = 0; j <= samples[1]; j++) {
+      const [x, y, z] = leaf(i / samples[0], j / samples[1]);
+      depths.set(key(x, y), Math.max(z, depths.get(key(x, y)) ?? z));
+    }
+  }
+  return (x, y) => depths.get(key(x, y));
+}
+
+/** Both leaves of a buttoned collar with its measured points, spread and space; the button stands at 0, 0. */
+export function collarOf(collar: Collar, colour: string): Group {
+  const group = new Group();
+  const leaf = leafOf(collar);
   for (const side of [1, -1] as const) {
     group.add(
       sheetOf(colour, [28, 14], (u, v) => {
-        const [a, b] = [fold(u), edge(u)];
-        const out = standsOut * Math.sin(Math.PI * v ** 0.8) * (1 - 0.7 * u);
-        return [side * (mix(a[0], b[0], v) + out * 0.3 * u), mix(a[1], b[1], v), mix(a[2], b[2], v) + out];
+        const [x, y, z] = leaf(u, v);
+        return [side * x, y, z];
       }),
     );
   }

@@ -49,7 +49,7 @@ test('drawing up takes cloth away, keeps layers apart, and changes nothing of th
 });
 
 /** Hasty: tight enough to tell whether a knot stays the knot it is. */
-const hasty = { grid: { rowMm: 8, columns: 7 }, leastRowMm: 2.5, steps: 400, tension: 0.7 } as const;
+const hasty = { grid: { rowMm: 8, columns: 7 }, leastRowMm: 2.5, steps: 600, tension: 0.7 } as const;
 
 test('no short word becomes another knot while it is drawn up, in any family, however hastily', () => {
   for (const knot of [...enumerateKnots(6), ...knotsInManner('open', 5), ...knotsInManner('narrow', 5)]) {

@@ -2,7 +2,7 @@ import type { SeenCloth, SeenStrand } from '../../core/cloth/compact.ts';
 import { frontEdges } from '../../core/cloth/seen/alone.ts';
 
 /** The simulated knot knows no collar: from so far below its upper edge on, what it has at its sides lies under the leaves, mm. */
-const fromBelowEdgeMm = 3;
+const fromBelowEdgeMm = 12;
 const clearMm = 2;
 const inFront = new Set(['band', 'tuck', 'hang']);
 

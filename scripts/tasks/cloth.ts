@@ -6,9 +6,9 @@ import { onAllCores } from '../cloth/allCores.ts';
 import { writeAtlas } from '../cloth/atlas.ts';
 import { readyFolder } from '../cloth/readyFolder.ts';
 import { clothSourceHash } from '../cloth/sourceHash.ts';
+import { writeStances } from '../cloth/stances.ts';
 import { type Studied, studyPart, tellStudy } from '../cloth/study.ts';
 import { tiePart } from '../cloth/tieAll.ts';
-import { writeTilts } from '../cloth/tilts.ts';
 import { runTask } from '../machine/failure.ts';
 
 type Told = readonly [code: string, ready: ReadyKnot | string];
@@ -42,7 +42,7 @@ await runTask(async () => {
   const sorted = Object.fromEntries(Object.entries(knots).toSorted(([a], [b]) => a.localeCompare(b, 'en', { numeric: true })));
   const index: ClothIndex = { source: clothSourceHash(), refused, knots: sorted, atlas: writeAtlas(Object.keys(sorted)) };
   const text = JSON.stringify(index, (_, value) => (typeof value === 'number' ? Math.round(100 * value) / 100 : value));
-  writeTilts(sorted);
+  writeStances(sorted);
   writeFileSync(join(readyFolder, 'index.json'), `${text}\n`);
   const all = Object.values(sorted);
   console.log(`${all.length} tied, ${Object.keys(refused).length} refused, ${all.reduce((sum, { bytes }) => sum + bytes, 0)} bytes.`);

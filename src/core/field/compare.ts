@@ -2,6 +2,7 @@ import { countWord } from '../knot/difficulty.ts';
 import type { MannerCode } from '../knot/manners.ts';
 import { leanWord } from '../plan/criteria/symmetry.ts';
 import { endToSet } from '../plan/setting.ts';
+import { leanDegOf } from '../tying/shape.ts';
 import { formatLength, type LengthUnit } from '../units/length.ts';
 import type { FieldKnot } from './knotField.ts';
 
@@ -25,7 +26,7 @@ export function differencesInWords(knot: FieldKnot, from: FieldKnot, units: Leng
   if (Math.abs(wider) >= seenMm) says.push(`${length(wider)} ${wider > 0 ? 'wider' : 'narrower'} at the top`);
   const higher = shape.heightMm - other.shape.heightMm;
   if (Math.abs(higher) >= seenMm) says.push(`${length(higher)} ${higher > 0 ? 'higher' : 'lower'}`);
-  const [lean, otherLean] = [leanWord(shape.tiltDeg), leanWord(other.shape.tiltDeg)];
+  const [lean, otherLean] = [leanWord(leanDegOf(shape)), leanWord(leanDegOf(other.shape))];
   if (lean !== otherLean) says.push(lean === 'level' ? 'sits level' : `leans ${lean === 'slight' ? 'slightly' : 'clearly'}`);
   const cloth = takeUpMm - other.takeUpMm;
   if (Math.abs(cloth) >= seenClothMm) says.push(`takes up ${length(cloth)} ${cloth > 0 ? 'more' : 'less'}`);

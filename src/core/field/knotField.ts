@@ -5,6 +5,7 @@ import { leanWord } from '../plan/criteria/symmetry.ts';
 import type { KnotPlan } from '../plan/knotPlan.ts';
 import { plan } from '../plan/plan.ts';
 import type { PlanQuestion } from '../plan/request.ts';
+import { leanDegOf } from '../tying/shape.ts';
 import { formatLength, type LengthUnit } from '../units/length.ts';
 
 /** One knot among all the others, tied with one tie for one client. */
@@ -23,9 +24,9 @@ export interface FieldAxis {
 
 const percent = (value: number) => `${Math.round(value * 100)} %`;
 
-/** How the front stands against level, degrees: positive where it rises to the wearer's right. */
+/** The lean, degrees: positive toward the wearer's right. */
 export function signedLean({ plan: { shape } }: FieldKnot): number {
-  return shape.tiltDeg;
+  return leanDegOf(shape);
 }
 
 /** What the field can be laid out by. */

@@ -160,7 +160,13 @@ function judge({ word, winding, properties }: Candidate, setting: Setting): Unra
 function asWorn(shape: KnotShape, blade: 'right' | 'left'): KnotShape {
   return blade === 'right'
     ? shape
-    : { ...shape, leftFlankMm: shape.rightFlankMm, rightFlankMm: shape.leftFlankMm, tiltDeg: -shape.tiltDeg };
+    : {
+        ...shape,
+        leftFlankMm: shape.rightFlankMm,
+        rightFlankMm: shape.leftFlankMm,
+        tiltDeg: -shape.tiltDeg,
+        overhangDeg: -shape.overhangDeg,
+      };
 }
 
 function near({ name, kind, meanMm }: Landmark, atMm: number): NearLandmark {

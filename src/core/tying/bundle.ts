@@ -1,11 +1,12 @@
 import type { Finish, Spoke } from '../knot/knot.ts';
+import type { Stance } from './stance.ts';
 
 /** What a tied knot holds, spoke by spoke: the input of its shape. Areas mm², widths mm. */
 export interface Bundle {
   readonly takeUpMm: number;
   readonly finish: Finish;
-  /** Tilt of the front band, degrees; `undefined` where none crosses the front. */
-  readonly tiltDeg: number | undefined;
+  /** How the front stands; `undefined` where no band crosses it. */
+  readonly stance: Stance | undefined;
   /** Sections around each spoke once the knot is tied, the spoke itself included. */
   readonly sections: Readonly<Record<Spoke, number>>;
   /** Sections of the bare spokes, before the first move. */

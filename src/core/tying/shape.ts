@@ -13,6 +13,13 @@ export interface KnotShape {
   readonly lean: number;
   /** How the front stands against level, degrees: positive where it rises to the wearer's right. */
   readonly tiltDeg: number;
+  /** How far its widest stands aside of its bottom, as an angle over its height, degrees: positive toward the wearer's right. */
+  readonly overhangDeg: number;
+}
+
+/** The lean, degrees, with its sign: the tilt, or the overhang where that is more. */
+export function leanDegOf({ tiltDeg, overhangDeg }: Pick<KnotShape, 'tiltDeg' | 'overhangDeg'>): number {
+  return Math.abs(tiltDeg) >= Math.abs(overhangDeg) ? tiltDeg : overhangDeg;
 }
 
 const frontFlatness = 2.2;
@@ -27,7 +34,7 @@ const panelBelow = 0.8;
 const tiltOfFlanks = 120;
 
 /** The knot's outer measures from what is packed around each spoke. Lean is the least certain of them. */
-export function shapeOf({ sections, bare, facadeMm, panelMm, finish, tiltDeg }: Bundle): KnotShape {
+export function shapeOf({ sections, bare, facadeMm, panelMm, finish, stance }: Bundle): KnotShape {
   const packedMm = diameter(sections.narrowEnd * frontFlatness);
   // A panel lies over the middle of the knot, and over as much of its flanks as it is wider.
   const middleMm = finish === 'open' ? Math.max(packedMm, panelAtThroat * panelMm) : packedMm;
@@ -44,7 +51,8 @@ export function shapeOf({ sections, bare, facadeMm, panelMm, finish, tiltDeg }: 
     leftFlankMm,
     rightFlankMm,
     lean: topMm > 0 ? Math.abs(leftFlankMm - rightFlankMm) / topMm : 0,
-    tiltDeg: tiltDeg ?? (topMm > 0 ? (tiltOfFlanks * (rightFlankMm - leftFlankMm)) / topMm : 0),
+    tiltDeg: stance?.tiltDeg ?? (topMm > 0 ? (tiltOfFlanks * (rightFlankMm - leftFlankMm)) / topMm : 0),
+    overhangDeg: stance?.overhangDeg ?? 0,
   };
 }
 

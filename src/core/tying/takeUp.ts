@@ -84,7 +84,7 @@ export function bundleOf(winding: Winding, tie: Tie, { loopMm, standingMm, cross
     // The tuck goes down around the standing end; what it costs is the knot's height, which the hanging blade regains.
     sections.narrowEnd += section(activeSideAt - used);
   }
-  return { takeUpMm: used, finish, tiltDeg: winding.tiltDeg, sections, bare, facadeMm, panelMm };
+  return { takeUpMm: used, finish, stance: winding.stance, sections, bare, facadeMm, panelMm };
 }
 
 /** Half the perimeter of an ellipse of area `area` and given aspect (Ramanujan's first approximation). */

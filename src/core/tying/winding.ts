@@ -1,5 +1,5 @@
 import { type ActiveEnd, type Finish, type Knot, type Spoke, spokesCrossed } from '../knot/knot.ts';
-import { tiltOf } from './tilt.ts';
+import { type Stance, stanceOf } from './stance.ts';
 
 /** What the engine needs of a knot, worked out once: the same for every family. */
 export interface Winding {
@@ -10,8 +10,8 @@ export interface Winding {
   /** From this place in `spokes` on, turns are held open; past the end where none is. */
   readonly looseFrom: number;
   readonly looseMm: number;
-  /** Tilt of the front band, degrees; `undefined` where none crosses the front. */
-  readonly tiltDeg: number | undefined;
+  /** How the front stands; `undefined` where no band crosses it. */
+  readonly stance: Stance | undefined;
 }
 
 export function windingOf(knot: Knot): Winding {
@@ -22,6 +22,6 @@ export function windingOf(knot: Knot): Winding {
     finish: knot.finish,
     looseFrom: knot.loose ? knot.loose.from - 1 : spokes.length,
     looseMm: knot.loose?.diameterMm ?? 0,
-    tiltDeg: tiltOf(knot),
+    stance: stanceOf(knot),
   };
 }

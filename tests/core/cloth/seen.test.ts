@@ -5,7 +5,7 @@ import test from 'node:test';
 import { gunzipSync } from 'node:zlib';
 import { PNG } from 'pngjs';
 import { readyFolder } from '../../../scripts/cloth/readyFolder.ts';
-import { tiltsFile, tiltsSource } from '../../../scripts/cloth/tilts.ts';
+import { stancesFile, stancesSource } from '../../../scripts/cloth/stances.ts';
 import type { ClothIndex } from '../../../src/contract/clothIndex.ts';
 import { unpackCloth } from '../../../src/core/cloth/compact.ts';
 import { referenceTie, referenceTying } from '../../../src/core/cloth/reference.ts';
@@ -115,6 +115,6 @@ test('the small pictures hold every ready knot, each in a cell of its own', () =
   });
 });
 
-test('the core’s table of tilts is the one of the ready knots', () => {
-  assert.equal(readFileSync(tiltsFile, 'utf8'), tiltsSource(index.knots));
+test('the core’s table of how knots stand is the one of the ready knots', () => {
+  assert.equal(readFileSync(stancesFile, 'utf8'), stancesSource(index.knots));
 });

@@ -7,6 +7,7 @@ import { differencesInWords } from '../../../src/core/field/compare.ts';
 import { type FieldAxis, fieldAxes, knotField, signedLean } from '../../../src/core/field/knotField.ts';
 import { stepsFrom } from '../../../src/core/field/steps.ts';
 import { zoneFor } from '../../../src/core/field/zone.ts';
+import { leanDegOf } from '../../../src/core/tying/shape.ts';
 import { anyTie } from '../../support/arbitrary.ts';
 import { question, tieB } from '../../support/ties.ts';
 
@@ -27,12 +28,12 @@ test('every axis gives a figure for every knot, and words for it', () => {
     }
   }
   const lean: FieldAxis = fieldAxes.lean;
-  assert.equal(lean.say(15, 'cm'), 'clearly to his right');
+  assert.equal(lean.say(20, 'cm'), 'clearly to his right');
   assert.equal(lean.say(-10, 'cm'), 'slightly to his left');
 });
 
 test('the lean has a side, and is the core’s own otherwise', () => {
-  for (const knot of field) assert.equal(signedLean(knot), knot.plan.shape.tiltDeg);
+  for (const knot of field) assert.equal(signedLean(knot), leanDegOf(knot.plan.shape));
   assert.ok(field.some((knot) => signedLean(knot) > 13) && field.some((knot) => signedLean(knot) < -13));
 });
 
@@ -64,7 +65,7 @@ test('a step leads to a knot that is a little more of it, and otherwise as like 
     const { larger, smaller, moreLevel, fewerMoves } = stepsFrom(knot, field);
     if (larger) assert.ok(larger.plan.shape.topMm > knot.plan.shape.topMm);
     if (smaller) assert.ok(smaller.plan.shape.topMm < knot.plan.shape.topMm);
-    if (moreLevel) assert.ok(Math.abs(moreLevel.plan.shape.tiltDeg) < Math.abs(knot.plan.shape.tiltDeg));
+    if (moreLevel) assert.ok(Math.abs(signedLean(moreLevel)) < Math.abs(signedLean(knot)));
     if (fewerMoves) assert.ok(fewerMoves.plan.properties.moves < knot.plan.properties.moves);
   }
   const { larger } = stepsFrom(named('four-in-hand'), field);

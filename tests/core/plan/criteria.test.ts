@@ -70,7 +70,7 @@ test('landing says how often and how far off; under a waistcoat a miss is hidden
 });
 
 test('lean is told in words only, and stripes give it away', () => {
-  assert.deepEqual([0, 7.9, -8, 12.9, -13, 30].map(leanWord), ['level', 'level', 'slight', 'slight', 'clear', 'clear']);
+  assert.deepEqual([0, 7.9, -8, 17.9, -18, 30].map(leanWord), ['level', 'level', 'slight', 'slight', 'clear', 'clear']);
   assert.equal(said(find(windsor), 'symmetry').text, 'Sits level.');
   assert.match(said(find(fourInHand), 'symmetry').text, /^Leans slightly/);
   assert.match(said(find(victoria), 'symmetry').text, /^Leans clearly/);

@@ -133,9 +133,9 @@ test('a blade that starts on the left gives the mirror image of the knot', () =>
     new Map(plan({ ...question, client: { ...question.client, blade } }).knots.map(({ moves, shape }) => [moves, shape]));
   const right = shapes('right');
   for (const [word, shape] of shapes('left')) {
-    const { leftFlankMm, rightFlankMm, tiltDeg, ...rest } = shape;
-    const { leftFlankMm: otherLeft, rightFlankMm: otherRight, tiltDeg: otherTilt, ...same } = right.get(word)!;
+    const { leftFlankMm, rightFlankMm, tiltDeg, overhangDeg, ...rest } = shape;
+    const { leftFlankMm: otherLeft, rightFlankMm: otherRight, tiltDeg: otherTilt, overhangDeg: otherOverhang, ...same } = right.get(word)!;
     assert.deepEqual([leftFlankMm, rightFlankMm, rest], [otherRight, otherLeft, same], formatKnot(parseKnot(word)));
-    assert.ok(tiltDeg + otherTilt === 0);
+    assert.ok(tiltDeg + otherTilt === 0 && overhangDeg + otherOverhang === 0);
   }
 });

@@ -1,16 +1,17 @@
 import { patterns } from '../../tie/patterns.ts';
+import { leanDegOf } from '../../tying/shape.ts';
 import type { Liking } from '../habits.ts';
 import type { Criterion, Verdict } from './criterion.ts';
 
 export type LeanWord = 'level' | 'slight' | 'clear';
 
 const slightFromDeg = 8;
-const clearFromDeg = 13;
+const clearFromDeg = 18;
 
-/** The lean in words, from how the front is tilted: it is the least certain of the knot's measures, so no figure is shown. */
-export function leanWord(tiltDeg: number): LeanWord {
-  const tilt = Math.abs(tiltDeg);
-  return tilt < slightFromDeg ? 'level' : tilt < clearFromDeg ? 'slight' : 'clear';
+/** The lean in words, from how the front stands: it is the least certain of the knot's measures, so no figure is shown. */
+export function leanWord(leanDeg: number): LeanWord {
+  const lean = Math.abs(leanDeg);
+  return lean < slightFromDeg ? 'level' : lean < clearFromDeg ? 'slight' : 'clear';
 }
 
 const says: Readonly<Record<LeanWord, string>> = {
@@ -31,7 +32,7 @@ export const symmetryCriterion: Criterion = {
   code: 'symmetry',
   weight: 0.1,
   judge: ({ shape, collarClass, request }) => {
-    const word = leanWord(shape.tiltDeg);
+    const word = leanWord(leanDegOf(shape));
     const { symmetry } = request.taste;
     const score = scores[symmetry][word];
     const text = says[word];

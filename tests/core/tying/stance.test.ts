@@ -2,18 +2,20 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { enumerateKnots, parseKnot, takeUp } from '../../../src/core/index.ts';
-import { simulatedTilts } from '../../../src/core/tying/simulatedTilts.ts';
-import { tiltOf } from '../../../src/core/tying/tilt.ts';
+import { leanDegOf } from '../../../src/core/tying/shape.ts';
+import { simulatedStances } from '../../../src/core/tying/simulatedStances.ts';
+import { stanceOf } from '../../../src/core/tying/stance.ts';
 import { anyKnot } from '../../support/arbitrary.ts';
 import { tieA } from '../../support/ties.ts';
 
 const hang = { loopMm: 420, tailMm: 350 };
 const tilt = (word: string) => takeUp(parseKnot(word), tieA, hang).shape.tiltDeg;
 
-test('every classic word to nine moves has its simulated tilt, and the core gives just that', () => {
+test('every classic word to nine moves has its simulated stance, and the core gives just that', () => {
   for (const knot of enumerateKnots(9)) {
     const word = knot.moves.map(({ region, direction }) => region + direction).join(' ');
-    assert.equal(takeUp(knot, tieA, hang).shape.tiltDeg, simulatedTilts[word], word);
+    const { tiltDeg, overhangDeg } = takeUp(knot, tieA, hang).shape;
+    assert.deepEqual([tiltDeg, overhangDeg], simulatedStances[word], word);
   }
 });
 
@@ -27,13 +29,23 @@ test('the four-in-hand and the victoria lean, half-Windsor and Windsor are level
 test('a longer word leans like those that end as it does; without a band the flanks tell', () => {
   fc.assert(
     fc.property(anyKnot, (knot) => {
-      const degrees = tiltOf(knot);
-      assert.ok(degrees !== undefined && Math.abs(degrees) < 60);
+      const stance = stanceOf(knot);
+      assert.ok(stance && Math.abs(stance.tiltDeg) < 60 && Math.abs(stance.overhangDeg) < 30);
     }),
   );
-  const longer = tiltOf(parseKnot('Li Ro Li Ro Li Co Ri Lo Ri Co T'));
-  assert.ok(longer !== undefined && longer > 8, 'as the cavendish does');
-  assert.equal(tiltOf(parseKnot('Li Ro Li Co D')), undefined);
+  const longer = stanceOf(parseKnot('Li Ro Li Ro Li Co Ri Lo Ri Co T'));
+  assert.ok(longer && longer.tiltDeg > 8, 'as the cavendish does');
+  assert.equal(stanceOf(parseKnot('Li Ro Li Co D')), undefined);
   const { tiltDeg, leftFlankMm, rightFlankMm } = takeUp(parseKnot('Li Ro Li Co D'), tieA, hang).shape;
   assert.equal(Math.sign(tiltDeg), Math.sign(rightFlankMm - leftFlankMm));
+});
+
+test('the lean is the tilt, or the overhang where the knot stands aside more than its band tilts', () => {
+  assert.equal(leanDegOf({ tiltDeg: -13, overhangDeg: 4 }), -13);
+  assert.equal(leanDegOf({ tiltDeg: 4, overhangDeg: -9 }), -9);
+  const overhung = Object.entries(simulatedStances).filter(
+    ([, [tilt, overhang]]) => Math.abs(overhang) > Math.abs(tilt) && Math.abs(overhang) >= 8,
+  );
+  assert.ok(overhung.length > 0, 'there are such knots');
+  for (const [word, [, overhang]] of overhung) assert.equal(leanDegOf(takeUp(parseKnot(`${word} T`), tieA, hang).shape), overhang);
 });

@@ -10,31 +10,17 @@ import type { ClothIndex } from '../../../src/contract/clothIndex.ts';
 import { unpackCloth } from '../../../src/core/cloth/compact.ts';
 import { referenceTie, referenceTying } from '../../../src/core/cloth/reference.ts';
 import { knotAlone } from '../../../src/core/cloth/seen/alone.ts';
-import type { PictureRequest } from '../../../src/core/cloth/seen/picture.ts';
 import { coverFace, emptyDepth } from '../../../src/core/cloth/seen/raster.ts';
 import { rescaledFor } from '../../../src/core/cloth/seen/rescale.ts';
 import { smoothSurface } from '../../../src/core/cloth/seen/surface.ts';
 import { drawCloth } from '../../../src/core/cloth/seen/vector.ts';
 import { weaves } from '../../../src/core/cloth/seen/weave.ts';
 import { parseKnot } from '../../../src/core/index.ts';
+import { smallPicture } from '../../support/pictureRequest.ts';
 
 const read = (code: string) => unpackCloth(gunzipSync(readFileSync(join(readyFolder, `${code}.bin.gz`))));
 const halfWindsor = read('6.4');
 const index = JSON.parse(readFileSync(join(readyFolder, 'index.json'), 'utf8')) as ClothIndex;
-const request: PictureRequest = {
-  widthPx: 200,
-  heightPx: 190,
-  pxPerMm: 1.4,
-  centrePx: [100, 80],
-  turnDeg: 0,
-  colours: [
-    [60, 80, 140],
-    [230, 220, 180],
-  ],
-  weave: weaves.stripe,
-  sheen: 0.4,
-  facing: true,
-};
 
 test('a smooth surface goes through the points of the mesh, and is as long as its cloth', () => {
   const { active, columns } = halfWindsor;
@@ -66,7 +52,7 @@ test('what is nearer hides what is further, in whatever order they come', () => 
 });
 
 test('drawn for print, a knot is shapes of its colours, the nearest last, and its title is safe', () => {
-  const svg = drawCloth(halfWindsor, request, 'half-Windsor <for "her" & him>');
+  const svg = drawCloth(halfWindsor, { ...smallPicture, weave: weaves.stripe }, 'half-Windsor <for "her" & him>');
   assert.match(svg, /^<svg xmlns="http:\/\/www\.w3\.org\/2000\/svg" viewBox="0 0 200 190"/);
   assert.match(svg, /half-Windsor &lt;for &quot;her&quot; &amp; him>/);
   const fills = [...svg.matchAll(/fill="#([0-9a-f]{6})"/g)].map(([, fill = '']) => Number.parseInt(fill.slice(0, 2), 16));

@@ -24,8 +24,8 @@ const starts = [0, 1, 2] as const;
 const settings = {
   shipped: usualSetting,
   'half the rows’ distance': (knot: Knot): Setting => {
-    const { grid, leastRowMm, ...usual } = usualSetting(knot);
-    return { ...usual, grid: { ...grid, rowMm: grid.rowMm / 2 }, leastRowMm: leastRowMm / 2 };
+    const { grid, ...usual } = usualSetting(knot);
+    return { ...usual, grid: { ...grid, rowMm: grid.rowMm / 2 } };
   },
   'twice the steps': (knot: Knot): Setting => ({ ...usualSetting(knot), steps: 2 * usualSetting(knot).steps }),
 } as const;

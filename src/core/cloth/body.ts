@@ -1,3 +1,4 @@
+import { type Collar, halfAngle } from '../collar/collar.ts';
 import type { ClothMesh } from './mesh.ts';
 
 /** Radius of the neck, and how far behind the knot's middle its front and the shirt are, mm. */
@@ -50,4 +51,32 @@ const armsRiseMm = 28;
 export function neckPin(side: 1 | -1): readonly [number, number, number] {
   const angle = (95 * Math.PI) / 180;
   return [side * neckRadiusMm * Math.sin(angle), armsRiseMm, axisZMm + neckRadiusMm * Math.cos(angle)];
+}
+
+/** The collar that knots are drawn up in: a semi-spread one. */
+const collar: Collar = { collarPointMm: 75, collarSpreadMm: 110, tieSpaceMm: 8 };
+const tipsBelowMm = collar.collarPointMm * Math.cos(halfAngle(collar));
+/** The leaves' edges start so far above the button, and lie so far off the shirt at the tips and more half-way down. */
+const edgeStartsMm = 14;
+const tipOffShirtMm = 5;
+const leafRoomMm = 14;
+/** Linen gives: a step takes back so little of what stands out, and over so much from its edge inward it gives all the way. */
+const leafStiffness = 0.02;
+const mostOutMm = 4;
+const softEdgeMm = 6;
+
+/** Presses what lies under a buttoned collar's leaves back below them. `near` grows from 0 to 1, as the body comes near. */
+export function keepUnderCollar({ position: p, count }: ClothMesh, near: number): void {
+  if (near <= 0) return;
+  for (let i = 0; i < 3 * count; i += 3) {
+    const y = p[i + 1] as number;
+    if (y > edgeStartsMm || y < -tipsBelowMm) continue;
+    const down = (edgeStartsMm - y) / (edgeStartsMm + tipsBelowMm);
+    const x = Math.abs(p[i] as number);
+    const covered = x - (collar.tieSpaceMm + down * (collar.collarSpreadMm - collar.tieSpaceMm)) / 2;
+    if (covered <= 0) continue;
+    const leaf = shirtZMm + tipOffShirtMm + leafRoomMm * Math.sin(Math.PI * down) - (x * x) / chestRound;
+    const out = Math.min(mostOutMm, (p[i + 2] as number) - leaf);
+    if (out > 0) p[i + 2] = (p[i + 2] as number) - near * leafStiffness * out * Math.min(1, covered / softEdgeMm);
+  }
 }

@@ -4,7 +4,8 @@ import { NearPairs } from './nearPairs.ts';
 
 /** Share of what is pressed in that one pass puts right. */
 const correction = 0.5;
-const pressedMm = 0.35;
+/** Pressed in less than this two layers hardly touch, mm. */
+const lightlyMm = 0.02;
 /** A point may come so much nearer to other cloth in one step: it can never pass through. */
 const shareOfRoom = 0.4;
 /** What is as far off as this is far enough, mm. */
@@ -17,11 +18,12 @@ const freeMm = 2;
  * No point moves further in a step than a share of its room, so no cloth can pass through other cloth.
  */
 export class Contacts {
-  /** How many touch, and how many of them are pressed in too far, after the last pass. */
+  /** How many touch, after the last pass. */
   touching = 0;
-  pressed = 0;
   /** Deepest that two layers are pressed into each other, mm. */
   deepest = 0;
+  /** 1 at every vertex that is pressed against other cloth, after the last pass. */
+  readonly isPressed: Uint8Array;
   private readonly near: NearPairs;
   /** Distance of every point to the nearest cloth that it touches, before this step, mm. */
   private readonly room: Float64Array;
@@ -31,6 +33,7 @@ export class Contacts {
   constructor(private readonly mesh: ClothMesh) {
     this.near = new NearPairs(mesh);
     this.room = new Float64Array(mesh.count);
+    this.isPressed = new Uint8Array(mesh.count);
   }
 
   /** Keeps track of which parts are near each other; to be called before each pass. */
@@ -46,8 +49,8 @@ export class Contacts {
     const { position: p, half } = mesh;
     this.deepest = 0;
     this.touching = 0;
-    this.pressed = 0;
     room.fill(freeMm);
+    this.isPressed.fill(0);
     near.advance();
     for (let k = 0; k < near.count; k++) {
       const i = point[k] as number;
@@ -89,7 +92,7 @@ export class Contacts {
     const sc = share[2] as number;
     this.touching++;
     if (depth > this.deepest) this.deepest = depth;
-    if (depth > pressedMm) this.pressed++;
+    if (depth > lightlyMm) this.press(v, w, a, b, c);
     const free = Math.sqrt(this.squareBefore(v, w, a, b, c));
     if (free < (room[v] as number)) room[v] = free;
     if (free < (room[w] as number)) room[w] = free;
@@ -113,6 +116,15 @@ export class Contacts {
       p[ic] = (p[ic] as number) - sc * off;
     }
     return -depth;
+  }
+
+  private press(v: number, w: number, a: number, b: number, c: number): void {
+    const { isPressed } = this;
+    isPressed[v] = 1;
+    isPressed[w] = 1;
+    isPressed[a] = 1;
+    isPressed[b] = 1;
+    isPressed[c] = 1;
   }
 
   /** Square of the distance from a point to a triangle as both were before this step. */

@@ -2,12 +2,13 @@ import type { ClothMesh, Strand } from './mesh.ts';
 
 /** Shares of a fault that one sweep puts right: how stiff the cloth is in each direction. */
 const pull = 0.5;
-const push = 0.25;
+/** Cloth that is drawn up hardly resists being gathered along itself, where it is not held open. */
+const push = 0.03;
+const pushHeldOpen = 0.25;
 const widthPull = 0.4;
 const widthPush = 0.3;
 const shear = 0.05;
 const bendAcross = 0.3;
-const mostBendAlong = 0.35;
 
 /** How deep a set crease lies at each column, mm inward from flat; rows before and after it have none. */
 export interface Crease {
@@ -18,12 +19,12 @@ export interface Crease {
 }
 
 /**
- * One sweep over the stretch, width, shear and bending of a strand. `bendAlong` is the share of a bend along it that is put
- * right where rows lie a millimetre apart: further apart it is less by the square, so that it is one rod on every grid.
+ * One sweep over the stretch, width and shear of a strand and its bending across; along itself it is bent by its
+ * {@link Pull}. From the move `openFrom` on its turns are held open.
  */
-export function sweep(mesh: ClothMesh, strand: Strand, bendAlong: number, crease: Crease | undefined): void {
+export function sweep(mesh: ClothMesh, strand: Strand, crease: Crease | undefined, openFrom: number): void {
   const { position: p, columns } = mesh;
-  const { first, rows, rest, width } = strand;
+  const { first, rows, rest, width, moves } = strand;
   const row3 = 3 * columns;
   for (let row = 0; row < rows; row++) {
     const at = 3 * (first + row * columns);
@@ -34,22 +35,18 @@ export function sweep(mesh: ClothMesh, strand: Strand, bendAlong: number, crease
     }
     if (row < rows - 1) {
       const length = rest[row] as number;
-      for (let c = 0; c < columns; c++) hold(p, at + 3 * c, at + 3 * c + row3, length, pull, push);
+      const resists = (moves[row] as number) >= openFrom ? pushHeldOpen : push;
+      for (let c = 0; c < columns; c++) hold(p, at + 3 * c, at + 3 * c + row3, length, pull, resists);
       const diagonal = Math.sqrt(length * length + across * across);
       for (let c = 0; c < columns - 1; c++) {
         hold(p, at + 3 * c, at + 3 * c + row3 + 3, diagonal, shear, shear);
         hold(p, at + 3 * c + 3, at + 3 * c + row3, diagonal, shear, shear);
       }
     }
-    if (row > 0 && row < rows - 1) {
-      const apart = ((rest[row - 1] as number) + (rest[row] as number)) / 2;
-      const bend = Math.min(mostBendAlong, bendAlong / (apart * apart));
-      for (let c = 0; c < columns; c++) straighten(p, at + 3 * c, row3, bend);
-    }
     if (crease && row >= crease.firstRow && row <= crease.lastRow) {
       fold(mesh, at, bendAcross, crease.offset);
     } else {
-      for (let c = 1; c < columns - 1; c++) straighten(p, at + 3 * c, 3, bendAcross);
+      for (let c = 1; c < columns - 1; c++) straighten(p, at + 3 * c, bendAcross);
     }
   }
 }
@@ -71,14 +68,14 @@ function hold(p: Float64Array, i: number, j: number, rest: number, pull: number,
   p[j + 2] = (p[j + 2] as number) - share * dz;
 }
 
-/** Moves a point toward the middle of its two neighbours, and them away from it by half as much. */
-function straighten(p: Float64Array, i: number, step: number, k: number): void {
+/** Moves a point toward the middle of its two neighbours in the row, and them away from it by half as much. */
+function straighten(p: Float64Array, i: number, k: number): void {
   for (let axis = 0; axis < 3; axis++) {
     const at = i + axis;
-    const off = 0.5 * k * (((p[at - step] as number) + (p[at + step] as number)) / 2 - (p[at] as number));
+    const off = 0.5 * k * (((p[at - 3] as number) + (p[at + 3] as number)) / 2 - (p[at] as number));
     p[at] = (p[at] as number) + off;
-    p[at - step] = (p[at - step] as number) - off / 2;
-    p[at + step] = (p[at + step] as number) - off / 2;
+    p[at - 3] = (p[at - 3] as number) - off / 2;
+    p[at + 3] = (p[at + 3] as number) - off / 2;
   }
 }
 

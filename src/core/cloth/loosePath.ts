@@ -16,7 +16,7 @@ export interface LooseStrand {
   readonly moves: readonly number[];
 }
 
-const firstRadius = 50;
+const firstRadius = 36;
 const layerMm = 8;
 const elevationDeg = 48;
 const azimuth: Readonly<Record<Region, number>> = { L: 200, C: 90, R: -20 };

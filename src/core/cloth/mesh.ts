@@ -6,10 +6,15 @@ export interface Strand {
   readonly rows: number;
   readonly parts: readonly Part[];
   readonly moves: readonly number[];
+  /** The first row of the knot and the first that hangs out of it: before it is the arm. Where nothing is wound they are one. */
+  readonly entersAt: number;
+  readonly leavesAt: number;
   /** Rest length from each row to the next, mm; falls as cloth is taken away. */
   readonly rest: Float64Array;
-  /** Length from each row to the next as it lies, mm. */
+  /** Length from each row to the next as it lies, mm, evened out over the rows about it. */
   readonly lengths: Float64Array;
+  /** Which share of a free row's step each row takes: 1 where it touches nothing, 0 where it is pressed. */
+  readonly freedom: Float64Array;
   /** Folded width at each row, mm. */
   readonly width: Float64Array;
 }
@@ -30,7 +35,7 @@ export interface ClothMesh {
 }
 
 export interface Grid {
-  /** Rows this far apart in the loose winding; drawn up they come to lie much nearer. */
+  /** Rows this far apart in the loose winding; drawn up they come to lie a fifth of that apart. */
   readonly rowMm: number;
   readonly columns: number;
 }
@@ -58,18 +63,33 @@ export function layLoose(paths: readonly [LooseStrand, LooseStrand], grid: Grid,
         position[at + 2] = point[2] + across[2] * aside + jz;
       }
     });
-    strands.push({
-      first,
-      rows: points.length,
-      parts: path.parts,
-      moves: path.moves,
-      rest: new Float64Array(points.length - 1).fill(grid.rowMm),
-      lengths: new Float64Array(points.length - 1),
-      width: new Float64Array(points.length).fill(widthMm),
-    });
+    strands.push(strandOf(first, path.parts, path.moves, new Float64Array(points.length - 1).fill(grid.rowMm), widthMm));
     first += points.length * columns;
   }
-  const [active, standing] = strands as [Strand, Strand];
+  return meshOf(columns, position, strands as [Strand, Strand]);
+}
+
+/** A strand whose rows are of the given parts and moves, `rest` apart and `widthMm` wide; `first` is its first vertex. */
+export function strandOf(first: number, parts: readonly Part[], moves: readonly number[], rest: Float64Array, widthMm: number): Strand {
+  const entersAt = parts.lastIndexOf('arm') + 1;
+  const hangs = parts.indexOf('hang', entersAt);
+  return {
+    first,
+    rows: parts.length,
+    parts,
+    moves,
+    entersAt,
+    leavesAt: hangs < 0 ? parts.length - 1 : hangs,
+    rest,
+    lengths: new Float64Array(rest.length),
+    freedom: new Float64Array(parts.length).fill(1),
+    width: new Float64Array(parts.length).fill(widthMm),
+  };
+}
+
+/** The two strands whose vertices lie at `position`, mm, at rest. */
+export function meshOf(columns: number, position: Float64Array, [active, standing]: readonly [Strand, Strand]): ClothMesh {
+  const count = position.length / 3;
   return {
     columns,
     count,
@@ -80,64 +100,6 @@ export function layLoose(paths: readonly [LooseStrand, LooseStrand], grid: Grid,
     active,
     standing,
   };
-}
-
-/**
- * The same cloth with fewer rows, none of them nearer than `leastMm` along it; the outermost two of each end are kept.
- * The drawn-up knot needs them no nearer, and costs less.
- */
-export function withFewerRows(mesh: ClothMesh, leastMm: number): ClothMesh {
-  const { columns, position, before } = mesh;
-  const kept = [mesh.active, mesh.standing].map((strand) => rowsKept(strand, leastMm));
-  const count = kept.reduce((sum, rows) => sum + rows.length, 0) * columns;
-  const [at, was] = [new Float64Array(3 * count), new Float64Array(3 * count)];
-  let first = 0;
-  const [active, standing] = [mesh.active, mesh.standing].map((strand, which): Strand => {
-    const rows = kept[which] ?? [];
-    rows.forEach((row, i) => {
-      const from = 3 * (strand.first + row * columns);
-      at.set(position.subarray(from, from + 3 * columns), 3 * (first + i * columns));
-      was.set(before.subarray(from, from + 3 * columns), 3 * (first + i * columns));
-    });
-    const rest = Float64Array.from(rows.slice(1), (row, i) => {
-      let sum = 0;
-      for (let k = rows[i] ?? 0; k < row; k++) sum += strand.rest[k] ?? 0;
-      return sum;
-    });
-    const thinned = {
-      first,
-      rows: rows.length,
-      parts: rows.map((row) => strand.parts[row] ?? 'hang'),
-      moves: rows.map((row) => strand.moves[row] ?? 0),
-      rest,
-      lengths: new Float64Array(rest.length),
-      width: Float64Array.from(rows, (row) => strand.width[row] ?? 0),
-    };
-    first += rows.length * columns;
-    return thinned;
-  }) as [Strand, Strand];
-  return {
-    columns,
-    count,
-    position: at,
-    before: was,
-    normal: new Float64Array(3 * count),
-    half: new Float64Array(count),
-    active,
-    standing,
-  };
-}
-
-function rowsKept({ rows, rest }: Strand, leastMm: number): number[] {
-  const kept = [0, 1];
-  let since = 0;
-  for (let row = 2; row < rows - 2; row++) {
-    since += rest[row - 1] ?? 0;
-    if (since < leastMm) continue;
-    kept.push(row);
-    since = 0;
-  }
-  return [...kept, rows - 2, rows - 1];
 }
 
 /** Points at even steps along a path. */

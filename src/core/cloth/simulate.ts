@@ -4,16 +4,17 @@ import { tieFrom } from '../tie/turned.ts';
 import { compressedThickness } from '../tie/width.ts';
 import { bundleOf } from '../tying/takeUp.ts';
 import { windingOf } from '../tying/winding.ts';
-import { keepOffBody } from './body.ts';
+import { keepOffBody, keepUnderCollar } from './body.ts';
 import { Contacts } from './contact.ts';
 import { type Crease, measureNormals, sweep } from './elastic.ts';
 import { type Folding, foldingOf, type Placing, setWidths } from './folds.ts';
-import { creaseOf, type DimpleLaid, pressToShirt } from './hands.ts';
+import { creaseOf, type DimpleLaid, KnotPlace, pressToShirt, settle } from './hands.ts';
 import { activePath, standingPath } from './loosePath.ts';
-import { type ClothMesh, type Grid, layLoose, type Strand, withFewerRows } from './mesh.ts';
-import { Pins } from './pins.ts';
+import { type ClothMesh, type Grid, layLoose, type Strand } from './mesh.ts';
+import { Pins, pinnedRows } from './pins.ts';
+import { Pull } from './pull.ts';
 import { randomFrom } from './random.ts';
-import { Tension, takeAway } from './tighten.ts';
+import { followFreedom, takeAway } from './tighten.ts';
 
 export interface TyingRequest {
   readonly knot: Knot;
@@ -28,50 +29,53 @@ export interface TyingRequest {
 
 export interface Setting {
   readonly grid: Grid;
-  /** While it is drawn up the knot comes to hold many rows: nearer than this along the cloth they are thinned out. */
-  readonly leastRowMm: number;
   readonly steps: number;
-  /** Share of the usual tension. */
-  readonly tension: number;
+  /** Share of the usual pull. */
+  readonly pull: number;
 }
 
 /** A longer knot takes longer to draw up. */
 export function usualSetting({ moves }: Knot): Setting {
-  return { grid: { rowMm: 10, columns: 9 }, leastRowMm: 1.6, steps: 900 + 50 * moves.length, tension: 1 };
+  return { grid: { rowMm: 10, columns: Number(process.env.COLS ?? 7) }, steps: 900 + 50 * moves.length, pull: 1 };
 }
 
 const looseWidthMm = 26;
 const jitterMm = 0.4;
-const damping = 0.9;
+const damping = 0.96;
 const mostAStepMm = 0.8;
-/**
- * Stretch under which a loose knot is drawn up, and under which it is held in the end, times the square of the rows'
- * distance: what makes one pull of it on every grid, since a row bends off its course by as much as it is long.
- */
-const drawingStrainMm2 = 7.7;
-const heldStrainMm2 = 0.072;
+/** The pull in a step, mm²: on cloth that touches nothing, and on cloth that is pressed. */
+const freeMm2 = 1;
+const pressedMm2 = 0.004;
 /** Cloth under its pull bends as a rod of this bending length does: the root of stiffness over tension. */
 const bendLengthMm = 5;
 const standingIsStiffer = 1.3;
-/** Shares of all steps. */
-const thinAt = [0.15, 0.25, 0.35, 0.45, 0.6] as const;
+/** The lower end of what is below the knot hangs free of it from here, mm. */
+const freeBelowMm = 4;
+/** Shares of all steps: over which the wearer comes near, then his collar is laid over; and from which the dimple is. */
+const nearFrom = 0.02;
+const nearTo = 0.3;
+const coveredTo = 0.5;
 const creaseFrom = 0.42;
 const pressFrom = 0.5;
+const timesFolded = 20;
 
 /** A knot being tied in cloth, step by step: the same request and setting give the same mesh, bit for bit. */
 export class Simulation {
-  private cloth: ClothMesh;
-  private contacts: Contacts;
+  /** The cloth as it lies now. */
+  readonly mesh: ClothMesh;
+  private readonly contacts: Contacts;
   private folding: Folding;
   private crease: Crease | undefined;
-  private least: Float64Array | undefined;
-  private done = 0;
-  private thinned = 0;
+  private readonly least: Float64Array | undefined;
+  private readonly openFrom: number;
+  private readonly pulls: readonly [active: Pull, standing: Pull];
   private readonly pins: Pins;
+  private readonly place = new KnotPlace();
   private readonly tie: Tie;
   private readonly placing: Placing;
-  private readonly tension: Tension;
   private readonly layerMm: number;
+  private readonly foldedEvery: number;
+  private done = 0;
   /** Cloth that the knot takes up by the formulas, mm. */
   readonly takenUpMm: number;
 
@@ -82,8 +86,8 @@ export class Simulation {
     const { knot, tie, loopMm, standingMm, seed } = request;
     const random = randomFrom(seed);
     const jitter = seed === 0 ? () => 0 : () => jitterMm * (random() - 0.5);
-    this.cloth = layLoose([activePath(knot), standingPath(knot)], setting.grid, looseWidthMm, jitter);
-    this.pins = new Pins(this.cloth, knot);
+    this.mesh = layLoose([activePath(knot), standingPath(knot)], setting.grid, looseWidthMm, jitter);
+    this.pins = new Pins(this.mesh, knot);
     this.tie = tieFrom(knot.active, tie);
     this.layerMm = compressedThickness(tie);
     this.takenUpMm = bundleOf(windingOf(knot), this.tie, { loopMm, standingMm, crossingGapMm: 0 }).takeUpMm;
@@ -93,16 +97,13 @@ export class Simulation {
       standingFromMm: standingSideMm - armMm,
       knotMm: 1.15 * this.takenUpMm + 40,
     };
-    this.tension = new Tension(setting.tension);
-    this.contacts = new Contacts(this.cloth);
-    this.folding = foldingOf(this.cloth);
-    this.crease = creaseOf(knot, this.cloth, request.dimple);
-    this.least = leastOf(knot, this.cloth);
-  }
-
-  /** The cloth as it lies now; another object once its rows were thinned out. */
-  get mesh(): ClothMesh {
-    return this.cloth;
+    this.contacts = new Contacts(this.mesh);
+    this.folding = foldingOf(this.mesh);
+    this.crease = creaseOf(knot, this.mesh, request.dimple);
+    this.foldedEvery = Math.ceil(setting.steps / timesFolded);
+    this.least = leastOf(knot, this.mesh);
+    this.openFrom = knot.loose?.from ?? Number.POSITIVE_INFINITY;
+    this.pulls = [new Pull(this.mesh, this.mesh.active, pinnedRows), new Pull(this.mesh, this.mesh.standing, pinnedRows)];
   }
 
   /** 0 at the start to 1 when the knot is tied. */
@@ -125,42 +126,43 @@ export class Simulation {
   }
 
   private step(): void {
-    const share = this.progress;
-    if (share >= (thinAt[this.thinned] ?? 2)) this.thin();
-    const { cloth, contacts } = this;
-    this.draw(share);
-    this.lay(share);
-    move(cloth);
-    this.pins.hold(cloth, ease(share, 0.2, 0.6));
-    measureNormals(cloth, cloth.active);
+    const { mesh, contacts, place, pins, openFrom, progress } = this;
+    const near = ease(progress, nearFrom, nearTo);
+    takeAway(mesh, mesh.active, this.setting.grid.rowMm, this.least);
+    takeAway(mesh, mesh.standing, this.setting.grid.rowMm, undefined);
+    if (this.done % this.foldedEvery === 0) this.fold();
+    this.lay(progress);
+    move(mesh);
+    pins.hold(mesh, near);
+    measureNormals(mesh, mesh.active);
     contacts.follow();
-    const bend = this.bendAt(share);
-    sweep(cloth, cloth.active, bend, share > creaseFrom ? this.crease : undefined);
-    sweep(cloth, cloth.standing, standingIsStiffer * bend, undefined);
-    if (share > pressFrom) pressToShirt(cloth);
+    this.draw();
+    sweep(mesh, mesh.active, progress > creaseFrom ? this.crease : undefined, openFrom);
+    sweep(mesh, mesh.standing, undefined, openFrom);
+    place.measure(mesh);
+    settle(mesh, place, near);
+    keepUnderCollar(mesh, ease(progress, nearTo, coveredTo));
+    if (progress > pressFrom) pressToShirt(mesh);
     contacts.pass();
-    keepOffBody(cloth, ease(share, 0.2, 0.6));
+    keepOffBody(mesh, near);
     contacts.keepRoom();
-    this.pins.hold(cloth, ease(share, 0.2, 0.6));
-    this.tension.follow(contacts.touching, contacts.pressed);
+    pins.hold(mesh, near);
+    followFreedom(mesh, mesh.active, contacts.isPressed, place.bottomMm - freeBelowMm, openFrom);
+    followFreedom(mesh, mesh.standing, contacts.isPressed, place.bottomMm - freeBelowMm, openFrom);
     this.done++;
   }
 
-  private draw(share: number): void {
-    const strain = this.strainAt(share);
-    takeAway(this.cloth, this.cloth.active, strain, this.least);
-    takeAway(this.cloth, this.cloth.standing, strain, undefined);
+  /** Folds and dimple go over so much cloth, whatever rows it now lies in. */
+  private fold(): void {
+    this.folding = foldingOf(this.mesh);
+    this.crease = creaseOf(this.request.knot, this.mesh, this.request.dimple);
   }
 
-  private strainAt(share: number): number {
-    const { grid, leastRowMm } = this.setting;
-    const [drawing, held] = [drawingStrainMm2 / grid.rowMm ** 2, heldStrainMm2 / leastRowMm ** 2];
-    return this.tension.now * (drawing + settledAt(share) * (held - drawing));
-  }
-
-  /** What rows a millimetre apart would have put right of a bend along them in one sweep. */
-  private bendAt(share: number): number {
-    return 0.5 * this.strainAt(share) * bendLengthMm ** 2;
+  private draw(): void {
+    const { pulls, setting } = this;
+    const [free, pressed] = [setting.pull * freeMm2, setting.pull * pressedMm2];
+    pulls[0].step(free, pressed, bendLengthMm, mostAStepMm);
+    pulls[1].step(free, pressed, standingIsStiffer * bendLengthMm, mostAStepMm);
   }
 
   /**
@@ -168,24 +170,14 @@ export class Simulation {
    * what it is. At the start the ribbon is as wide as it was laid, and thinner.
    */
   private lay(share: number): void {
-    const { cloth, folding, layerMm } = this;
-    setWidths(cloth, this.tie, this.placing, folding);
+    const { mesh, folding, layerMm } = this;
+    setWidths(mesh, this.tie, this.placing, folding);
     const own = Math.min(1, share / 0.15);
-    for (const { width } of [cloth.active, cloth.standing])
+    for (const { width } of [mesh.active, mesh.standing])
       for (let row = 0; row < width.length; row++) width[row] = looseWidthMm + own * ((width[row] as number) - looseWidthMm);
     const half = (Math.min(1, 0.7 + share) * layerMm) / 2;
-    thicken(cloth, cloth.active, folding.active, half);
-    thicken(cloth, cloth.standing, folding.standing, half);
-  }
-
-  private thin(): void {
-    const { knot, dimple } = this.request;
-    this.thinned++;
-    this.cloth = withFewerRows(this.cloth, this.setting.leastRowMm);
-    this.contacts = new Contacts(this.cloth);
-    this.folding = foldingOf(this.cloth);
-    this.crease = creaseOf(knot, this.cloth, dimple);
-    this.least = leastOf(knot, this.cloth);
+    thicken(mesh, mesh.active, folding.active, half);
+    thicken(mesh, mesh.standing, folding.standing, half);
   }
 }
 
@@ -195,11 +187,6 @@ const armMm = 95;
 function ease(share: number, from: number, to: number): number {
   const t = Math.min(1, Math.max(0, (share - from) / (to - from)));
   return t * t * (3 - 2 * t);
-}
-
-/** How far drawing up has gone over into holding. */
-function settledAt(share: number): number {
-  return ease(share, 0.45, 0.65);
 }
 
 function thicken({ columns, half }: ClothMesh, { first, rows }: Strand, fold: Float64Array, halfMm: number): void {

@@ -28,12 +28,10 @@ export interface Watching {
 /** From the usual way to gentler and finer ones, each from a start a hair off. */
 const attempts: readonly ((setting: Setting) => Setting)[] = [
   (setting) => setting,
-  (setting) => ({ ...setting, tension: 0.7 * setting.tension, steps: Math.round(1.25 * setting.steps) }),
-  ({ grid, leastRowMm, ...setting }) => ({
-    ...setting,
+  (setting) => ({ ...setting, pull: 0.6 * setting.pull, steps: Math.round(1.25 * setting.steps) }),
+  ({ grid, ...setting }) => ({
     grid: { ...grid, rowMm: 0.8 * grid.rowMm },
-    leastRowMm: 0.75 * leastRowMm,
-    tension: 0.7 * setting.tension,
+    pull: 0.6 * setting.pull,
     steps: Math.round(1.5 * setting.steps),
   }),
 ];

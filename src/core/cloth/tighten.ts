@@ -1,57 +1,73 @@
 import type { ClothMesh, Strand } from './mesh.ts';
+import { distance } from './pull.ts';
 
 /** How far a row's rest length may move in a step, as a share of it. */
 const mostAStep = 0.01;
+/** So taut that it lies smooth; the pull itself is elsewhere. */
+const tautStrain = 0.005;
+/** Cloth is shared out between the rows over about so much of the loose winding to either side, mm. */
+const evenOverMm = 32;
 
 /**
- * Takes cloth away instead of pulling at it: each row's rest length moves toward what would leave it
- * stretched by `strain`, so that the strand is a rope of one tension without friction. Rows of one part share
- * the cloth between them, so that none of them shrinks to nothing. Toward the ends the strain falls to half. Loose
- * turns keep at least the length they are held open at.
+ * Takes the cloth away that the pull has made too much: each row's rest length follows the length in which it lies, evened
+ * out within the arm, the knot and what hangs, so that none of their rows shrinks to nothing. Loose turns keep at
+ * least the length they are held open at. `rowMm` is how far rows lay apart in the loose winding.
  */
-export function takeAway(mesh: ClothMesh, strand: Strand, strain: number, least: Float64Array | undefined): void {
-  const { position: p, columns } = mesh;
-  const { first, rows, rest, parts, lengths } = strand;
-  const middle = Math.floor(columns / 2);
+export function takeAway(mesh: ClothMesh, strand: Strand, rowMm: number, least: Float64Array | undefined): void {
+  const { rows, rest, lengths, entersAt, leavesAt } = strand;
+  for (let row = 0; row < rows - 1; row++) lengths[row] = distance(mesh, strand, row);
+  // Each pass spreads by the square root of a half row.
+  const passes = Math.round(2 * (evenOverMm / rowMm) ** 2);
+  evenOut(lengths, 0, entersAt, passes);
+  evenOut(lengths, entersAt, leavesAt, passes);
+  evenOut(lengths, leavesAt, rows - 1, passes);
   for (let row = 0; row < rows - 1; row++) {
-    const i = 3 * (first + row * columns + middle);
-    const j = i + 3 * columns;
-    const dx = (p[j] as number) - (p[i] as number);
-    const dy = (p[j + 1] as number) - (p[i + 1] as number);
-    const dz = (p[j + 2] as number) - (p[i + 2] as number);
-    lengths[row] = Math.sqrt(dx * dx + dy * dy + dz * dz);
-  }
-  for (let row = 0; row < rows - 1; row++) {
-    const own = lengths[row] as number;
-    const before = row > 0 && parts[row - 1] === parts[row] ? (lengths[row - 1] as number) : own;
-    const after = row < rows - 2 && parts[row + 1] === parts[row] ? (lengths[row + 1] as number) : own;
-    const length = (before + 2 * own + after) / 4;
-    const fromEnd = Math.min(row, rows - 2 - row) / (rows / 2);
-    const wantedStrain = strain * (0.5 + 0.5 * Math.min(1, 4 * fromEnd));
     const now = rest[row] as number;
-    const wanted = length / (1 + wantedStrain);
+    const wanted = (lengths[row] as number) / (1 + tautStrain);
     const moved = Math.max(now * (1 - mostAStep), Math.min(now * (1 + mostAStep), wanted));
     rest[row] = least ? Math.max(moved, least[row] as number) : moved;
   }
 }
 
-/** The share of the wanted tension that there is room for: less where layers are pressed into each other. */
-export class Tension {
-  now = 1;
-  private static readonly grows = 1.03;
-  private static readonly shrinks = 0.96;
-  /** Of the pairs that touch: so few pressed in are chance, and so many are tension. */
-  private static readonly easyShare = 0.01;
-  private static readonly tightShare = 0.03;
-  private static readonly fewTouch = 10;
-  private static readonly least = 0.05;
-
-  constructor(private readonly most: number) {
-    this.now = most;
+/** Averages each entry with its neighbours, over and over; the sum stays what it is. */
+function evenOut(lengths: Float64Array, from: number, to: number, passes: number): void {
+  for (let pass = 0; pass < passes; pass++) {
+    let before = lengths[from] as number;
+    for (let row = from; row < to; row++) {
+      const own = lengths[row] as number;
+      const after = row < to - 1 ? (lengths[row + 1] as number) : own;
+      lengths[row] = (before + 2 * own + after) / 4;
+      before = own;
+    }
   }
+}
 
-  follow(touching: number, pressed: number): void {
-    if (pressed < Tension.easyShare * touching || touching < Tension.fewTouch) this.now = Math.min(this.most, this.now * Tension.grows);
-    else if (pressed > Tension.tightShare * touching) this.now = Math.max(Tension.least, this.now * Tension.shrinks);
+const risesBy = 0.01;
+const fallsBy = 0.05;
+/** With so much of its width pressed a row has no freedom left. */
+const pressedAtMost = 0.8;
+/** What presses a row takes the freedom of so many about it. */
+const aboutRows = 2;
+
+/**
+ * Follows how free each row is: what touches nothing may be drawn in fast, what is pressed must not be crushed. What hangs
+ * below `belowMm` is free whatever it touches, and turns from the move `openFrom` on, which are held open, are not.
+ */
+export function followFreedom(mesh: ClothMesh, strand: Strand, isPressed: Uint8Array, belowMm: number, openFrom: number): void {
+  const { position: p, columns } = mesh;
+  const { first, rows, freedom, moves, leavesAt } = strand;
+  const middle = Math.floor(columns / 2);
+  for (let row = 0; row < rows; row++) {
+    let most = 0;
+    for (let k = Math.max(0, row - aboutRows); k <= row + aboutRows && k < rows; k++) {
+      let pressed = 0;
+      for (let v = first + k * columns; v < first + (k + 1) * columns; v++) pressed += isPressed[v] as number;
+      if (pressed > most) most = pressed;
+    }
+    const hangs = row >= leavesAt && (p[3 * (first + row * columns + middle) + 1] as number) < belowMm;
+    const isOpen = (moves[row] as number) >= openFrom;
+    const wanted = hangs ? 1 : isOpen ? 0 : Math.max(0, 1 - most / (pressedAtMost * columns));
+    const now = freedom[row] as number;
+    freedom[row] = now + Math.max(-fallsBy, Math.min(risesBy, wanted - now));
   }
 }

@@ -15,13 +15,13 @@ import { Simulation } from '../../../src/core/cloth/simulate.ts';
 import { knotPrint, sameKnot } from '../../../src/core/cloth/topology.ts';
 import { enumerateKnots, formatKnot, parseKnot } from '../../../src/core/index.ts';
 import { knotCode } from '../../../src/core/knot/code.ts';
-import { meshOf } from '../../support/clothMesh.ts';
+import { meshFrom } from '../../support/clothMesh.ts';
 
 const index = JSON.parse(readFileSync(join(readyFolder, 'index.json'), 'utf8')) as ClothIndex;
 const ready = readyKnots.flatMap((knot) => {
   const code = knotCode(knot);
   const kept = index.knots[code];
-  return kept ? [{ knot, code, kept, mesh: meshOf(unpackCloth(gunzipSync(readFileSync(join(readyFolder, `${code}.bin.gz`))))) }] : [];
+  return kept ? [{ knot, code, kept, mesh: meshFrom(unpackCloth(gunzipSync(readFileSync(join(readyFolder, `${code}.bin.gz`))))) }] : [];
 });
 
 test('all classic words to nine moves are there, and none was refused', () => {

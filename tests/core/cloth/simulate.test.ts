@@ -49,7 +49,7 @@ test('drawing up takes cloth away, keeps layers apart, and changes nothing of th
 });
 
 /** Hasty: tight enough to tell whether a knot stays the knot it is. */
-const hasty = { grid: { rowMm: 8, columns: 7 }, leastRowMm: 2.5, steps: 600, tension: 0.7 } as const;
+const hasty = { grid: { rowMm: 10, columns: 7 }, steps: 500, pull: 1 } as const;
 
 test('no short word becomes another knot while it is drawn up, in any family, however hastily', () => {
   for (const knot of [...enumerateKnots(6), ...knotsInManner('open', 5), ...knotsInManner('narrow', 5)]) {
@@ -107,7 +107,7 @@ test('it can be stopped, and what never comes out clean is refused', () => {
   const shares: number[] = [];
   const torn = tieInCloth(
     oriental,
-    { grid: { rowMm: 16, columns: 3 }, leastRowMm: 6, steps: 120, tension: 30 },
+    { grid: { rowMm: 16, columns: 3 }, steps: 300, pull: 60 },
     { onProgress: (share) => shares.push(share) },
   );
   assert.ok(torn.kind === 'refused');

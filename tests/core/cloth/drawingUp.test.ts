@@ -1,0 +1,176 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import { keepUnderCollar, shirtZMm } from '../../../src/core/cloth/body.ts';
+import { KnotPlace, settle } from '../../../src/core/cloth/hands.ts';
+import { activePath, type LooseStrand, standingPath, type Vec3 } from '../../../src/core/cloth/loosePath.ts';
+import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh.ts';
+import { Pull } from '../../../src/core/cloth/pull.ts';
+import { followFreedom, takeAway } from '../../../src/core/cloth/tighten.ts';
+import { parseKnot } from '../../../src/core/index.ts';
+import { flat, grid, noJitter, twoLayers } from '../../support/layers.ts';
+
+const closed = Number.POSITIVE_INFINITY;
+const heldRows = 2;
+
+/** A strip along x whose height is a wave of `waveMm`, and another far off. */
+function waving(waveMm: number, heightMm: number, rowMm: number): ClothMesh {
+  const points = Array.from({ length: 481 }, (_, i): Vec3 => [i / 2, 0, heightMm * Math.cos((Math.PI * i) / waveMm)]);
+  const line: LooseStrand = {
+    points,
+    normals: points.map((): Vec3 => [0, 0, 1]),
+    parts: points.map(() => 'turn' as const),
+    moves: points.map(() => 1),
+  };
+  return layLoose([line, flat(-300)], { rowMm, columns: 3 }, 24, noJitter);
+}
+
+/** How much lower the crest in the middle is after `steps` steps of a pull, mm. */
+function drawnIn(mesh: ClothMesh, steps: number, pullMm2: number, bendLengthMm: number): number {
+  const crest = 3 * (mesh.columns * Math.round((mesh.active.rows - 1) / 2) + 1) + 2;
+  const before = mesh.position[crest] ?? 0;
+  const pull = new Pull(mesh, mesh.active, heldRows);
+  for (let i = 0; i < steps; i++) pull.step(pullMm2, pullMm2 / 10, bendLengthMm, 10);
+  return before - (mesh.position[crest] ?? 0);
+}
+
+test('a bend goes in by the pull over its radius in a step, however far the rows lie apart', () => {
+  const [waveMm, heightMm, pullMm2] = [120, 1, 0.5];
+  const curvature = heightMm * ((2 * Math.PI) / waveMm) ** 2;
+  for (const rowMm of [2, 4, 8]) {
+    const way = drawnIn(waving(waveMm, heightMm, rowMm), 1, pullMm2, 0);
+    assert.ok(Math.abs(way / (pullMm2 * curvature) - 1) < 0.06, `${rowMm} mm: ${way}`);
+  }
+});
+
+test('stiff cloth goes in faster where it is bent sharply, and hardly differs where it is bent widely', () => {
+  const faster = (waveMm: number) =>
+    drawnIn(waving(waveMm, 1, 2), 1, 0.2, 5) / drawnIn(waving(waveMm, 1, 2), 1, 0.2, 0) / (1 + (5 * 2 * Math.PI) ** 2 / waveMm ** 2);
+  // Against a straight line tension and stiffness work the same way: κ and b²κ″ add up.
+  for (const waveMm of [40, 120]) assert.ok(Math.abs(faster(waveMm) - 1) < 0.1, `${waveMm} mm`);
+});
+
+test('any pull is stable: the strongest leaves a straight line between the held ends, and those stay', () => {
+  const mesh = waving(60, 8, 4);
+  const held = mesh.position.slice(0, 3 * heldRows * mesh.columns);
+  drawnIn(mesh, 40, 1e6, 5);
+  assert.ok(mesh.position.every(Number.isFinite));
+  assert.ok(held.every((value, i) => Math.abs(value - (mesh.position[i] ?? 0)) < 1e-6));
+  const rows = Array.from({ length: mesh.active.rows }, (_, row) => mesh.position[3 * (mesh.columns * row + 1) + 2] ?? 0);
+  assert.ok(Math.max(...rows) - Math.min(...rows) < 8.2, 'no higher than it was');
+  const middle = rows.slice(10, -10);
+  const bends = middle.slice(1, -1).map((z, i) => Math.abs(z - ((middle[i] ?? 0) + (middle[i + 2] ?? 0)) / 2));
+  assert.ok(Math.max(...bends) < 0.05, 'straight');
+});
+
+test('rows that are pressed go in by the small share that pressed cloth takes', () => {
+  const [free, pressed] = [waving(120, 1, 4), waving(120, 1, 4)];
+  pressed.active.freedom.fill(0);
+  const [fast, slow] = [drawnIn(free, 1, 0.1, 0), drawnIn(pressed, 1, 0.1, 0)];
+  assert.ok(Math.abs(fast / slow - 10) < 0.2, `${fast} and ${slow}`);
+});
+
+test('rest lengths follow the cloth by little at a time, even out, keep their sum, and never fall below what is held open', () => {
+  const mesh = waving(1e9, 0, 6);
+  const { active } = mesh;
+  active.rest.fill(12);
+  takeAway(mesh, active, 6, undefined);
+  assert.ok(
+    active.rest.every((rest) => Math.abs(rest - 0.99 * 12) < 1e-9),
+    'a hundredth at most',
+  );
+  for (let row = 20; row < active.rows; row++)
+    for (let c = 0; c < mesh.columns; c++)
+      mesh.position[3 * (row * mesh.columns + c)] = (mesh.position[3 * (row * mesh.columns + c)] ?? 0) + 5;
+  const lies = 6 * (active.rows - 1) + 5;
+  for (let i = 0; i < 200; i++) takeAway(mesh, active, 6, undefined);
+  const sum = active.rest.reduce((all, rest) => all + rest, 0);
+  assert.ok(Math.abs(sum * 1.005 - lies) < 0.01, `${sum} for ${lies}`);
+  assert.ok((active.rest[19] ?? 0) < 8, 'the gap is shared out');
+  const least = new Float64Array(active.rows).fill(7);
+  for (let i = 0; i < 50; i++) takeAway(mesh, active, 6, least);
+  assert.ok(active.rest.every((rest) => rest >= 7));
+});
+
+test('what is pressed loses its freedom, with the rows about it, and gains it back slowly; what hangs below keeps it, loose turns have none', () => {
+  const mesh = twoLayers(10);
+  const isPressed = new Uint8Array(mesh.count);
+  isPressed.fill(1, 4 * grid.columns, 5 * grid.columns);
+  const { freedom } = mesh.active;
+  for (let i = 0; i < 30; i++) followFreedom(mesh, mesh.active, isPressed, -1000, closed);
+  assert.deepEqual([...freedom.slice(2, 7)], [0, 0, 0, 0, 0]);
+  assert.equal(freedom[1], 1);
+  isPressed.fill(0);
+  followFreedom(mesh, mesh.active, isPressed, -1000, closed);
+  assert.ok((freedom[4] ?? 0) > 0 && (freedom[4] ?? 0) < 0.05);
+  for (let i = 0; i < 30; i++) followFreedom(mesh, mesh.active, isPressed, -1000, 1);
+  assert.ok(
+    freedom.slice(0, -1).every((each) => each === 0),
+    'turns that are held open',
+  );
+  isPressed.fill(1);
+  for (let i = 0; i < 200; i++) followFreedom(mesh, mesh.active, isPressed, 1000, closed);
+  assert.equal(freedom[mesh.active.leavesAt], 1, 'what hangs below the knot');
+});
+
+const knot = parseKnot('Li Ro Li Co T');
+const laid = () => layLoose([activePath(knot), standingPath(knot)], { rowMm: 10, columns: 7 }, 26, noJitter);
+
+test('a knot is slid whole to the button and its lower part to the shirt, and its ends stay where they are held', () => {
+  const mesh = laid();
+  for (let i = 0; i < mesh.position.length; i += 3) {
+    mesh.position[i] = (mesh.position[i] ?? 0) + 12;
+    mesh.position[i + 2] = (mesh.position[i + 2] ?? 0) + 30;
+  }
+  mesh.before.set(mesh.position);
+  const start = mesh.position.slice();
+  const place = new KnotPlace();
+  place.measure(mesh);
+  const first = { ...place };
+  for (let i = 0; i < 800; i++) {
+    settle(mesh, place, 1);
+    place.measure(mesh);
+  }
+  assert.ok(first.topMm < -20 && Math.abs(place.topMm - 6) < 0.5, `${first.topMm} to ${place.topMm}`);
+  assert.ok(Math.abs(place.middleMm) < Math.abs(first.middleMm));
+  assert.ok(first.gapMm > 20 && Math.abs(place.gapMm - 7) < 1, `${first.gapMm} to ${place.gapMm}`);
+  assert.ok(
+    mesh.position.every((value, i) => Math.abs(value - (mesh.before[i] ?? 0)) < 1e-9),
+    'without being set in motion',
+  );
+  for (let i = 0; i < 3 * mesh.columns; i++) assert.equal(mesh.position[i], start[i]);
+});
+
+test('nothing is slid before hands take hold of it', () => {
+  const mesh = laid();
+  const before = mesh.position.slice();
+  settle(mesh, new KnotPlace(), 1);
+  const place = new KnotPlace();
+  place.measure(mesh);
+  settle(mesh, place, 0);
+  assert.deepEqual(mesh.position, before);
+});
+
+test('the collar’s leaves press back what stands out of them and leave the opening between them alone', () => {
+  const mesh = twoLayers(10);
+  const at = (x: number, y: number, z: number) => {
+    mesh.position[0] = x;
+    mesh.position[1] = y;
+    mesh.position[2] = z;
+    for (let i = 0; i < 2000; i++) keepUnderCollar(mesh, 1);
+    return mesh.position[2] ?? 0;
+  };
+  const high = shirtZMm + 60;
+  for (const side of [1, -1]) {
+    const pressed = at(side * 45, -10, high);
+    assert.ok(pressed < shirtZMm + 25 && pressed > shirtZMm, `${pressed}`);
+  }
+  assert.equal(at(8, -30, high), high, 'between the leaves');
+  assert.equal(at(45, -80, high), high, 'below the tips');
+  assert.equal(at(60, 30, high), high, 'above the fold');
+  assert.equal(at(45, -10, shirtZMm + 2), shirtZMm + 2, 'what lies below a leaf is let be');
+  const later = twoLayers(10);
+  later.position[2] = high;
+  const before = later.position.slice();
+  keepUnderCollar(later, 0);
+  assert.deepEqual(later.position, before);
+});

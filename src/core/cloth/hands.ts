@@ -85,6 +85,20 @@ function shift(mesh: ClothMesh, strand: Strand, aside: number, up: number, press
   }
 }
 
+/** Keeps a panel that falls over the knot to the middle, where nothing holds it but a hand. */
+export function centrePanel({ position: p, before: q, columns, active }: ClothMesh, eased: number): void {
+  const from = active.parts.indexOf('tuck');
+  if (from < 0) return;
+  for (let row = from; row < active.rows; row++) {
+    const at = active.first + row * columns;
+    const aside = eased * slideShare * (p[3 * (at + Math.floor(columns / 2))] as number);
+    for (let i = 3 * at; i < 3 * (at + columns); i += 3) {
+      p[i] = (p[i] as number) - aside;
+      q[i] = (q[i] as number) - aside;
+    }
+  }
+}
+
 /** How hard a hand presses the whole knot flat, mm a step, which the cloth withstands. */
 const pressForce = 0.002;
 const pressedTo = { topMm: 50, bottomMm: -70 } as const;

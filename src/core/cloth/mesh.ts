@@ -35,14 +35,23 @@ export interface ClothMesh {
 }
 
 export interface Grid {
-  /** Rows this far apart in the loose winding; drawn up they come to lie a fifth of that apart. */
+  /** Rows of the working strand this far apart in the loose winding; drawn up they come to lie a fifth of that apart. */
   readonly rowMm: number;
   readonly columns: number;
 }
 
+/** The standing strand is short, and twists on its way out of the neck: its rows lie nearer. */
+const standingRows = 0.6;
+
+/** How far the rows of the working and of the standing strand lie apart in the loose winding, mm. */
+export function laidRowsMm({ rowMm }: Grid): readonly [active: number, standing: number] {
+  return [rowMm, standingRows * rowMm];
+}
+
 /** Lays both strands out as flat ribbons of `widthMm` along their loose paths, each point moved by up to `jitterMm`. */
 export function layLoose(paths: readonly [LooseStrand, LooseStrand], grid: Grid, widthMm: number, jitter: () => number): ClothMesh {
-  const laid = paths.map((path) => resample(path, grid.rowMm));
+  const rowMm = laidRowsMm(grid);
+  const laid = [resample(paths[0], rowMm[0]), resample(paths[1], rowMm[1])];
   const { columns } = grid;
   const rows = laid.map(({ points }) => points.length);
   const count = rows.reduce((sum, each) => sum + each, 0) * columns;
@@ -63,7 +72,15 @@ export function layLoose(paths: readonly [LooseStrand, LooseStrand], grid: Grid,
         position[at + 2] = point[2] + across[2] * aside + jz;
       }
     });
-    strands.push(strandOf(first, path.parts, path.moves, new Float64Array(points.length - 1).fill(grid.rowMm), widthMm));
+    strands.push(
+      strandOf(
+        first,
+        path.parts,
+        path.moves,
+        new Float64Array(points.length - 1).fill(strands.length === 0 ? rowMm[0] : rowMm[1]),
+        widthMm,
+      ),
+    );
     first += points.length * columns;
   }
   return meshOf(columns, position, strands as [Strand, Strand]);

@@ -8,9 +8,9 @@ import { keepOffBody, keepUnderCollar } from './body.ts';
 import { Contacts } from './contact.ts';
 import { type Crease, measureNormals, sweep } from './elastic.ts';
 import { type Folding, foldingOf, type Placing, setWidths } from './folds.ts';
-import { creaseOf, type DimpleLaid, KnotPlace, pressToShirt, settle } from './hands.ts';
+import { centrePanel, creaseOf, type DimpleLaid, KnotPlace, pressToShirt, settle } from './hands.ts';
 import { activePath, standingPath } from './loosePath.ts';
-import { type ClothMesh, type Grid, layLoose, type Strand } from './mesh.ts';
+import { type ClothMesh, type Grid, laidRowsMm, layLoose, type Strand } from './mesh.ts';
 import { Pins, pinnedRows } from './pins.ts';
 import { Pull } from './pull.ts';
 import { randomFrom } from './random.ts';
@@ -36,7 +36,7 @@ export interface Setting {
 
 /** A longer knot takes longer to draw up. */
 export function usualSetting({ moves }: Knot): Setting {
-  return { grid: { rowMm: 10, columns: Number(process.env.COLS ?? 7) }, steps: 900 + 50 * moves.length, pull: 1 };
+  return { grid: { rowMm: 10, columns: 7 }, steps: 400 + 120 * moves.length, pull: 1 };
 }
 
 const looseWidthMm = 26;
@@ -75,6 +75,7 @@ export class Simulation {
   private readonly placing: Placing;
   private readonly layerMm: number;
   private readonly foldedEvery: number;
+  private readonly rowsMm: readonly [active: number, standing: number];
   private done = 0;
   /** Cloth that the knot takes up by the formulas, mm. */
   readonly takenUpMm: number;
@@ -103,6 +104,7 @@ export class Simulation {
     this.foldedEvery = Math.ceil(setting.steps / timesFolded);
     this.least = leastOf(knot, this.mesh);
     this.openFrom = knot.loose?.from ?? Number.POSITIVE_INFINITY;
+    this.rowsMm = laidRowsMm(setting.grid);
     this.pulls = [new Pull(this.mesh, this.mesh.active, pinnedRows), new Pull(this.mesh, this.mesh.standing, pinnedRows)];
   }
 
@@ -126,10 +128,10 @@ export class Simulation {
   }
 
   private step(): void {
-    const { mesh, contacts, place, pins, openFrom, progress } = this;
+    const { mesh, contacts, place, pins, openFrom, progress, rowsMm } = this;
     const near = ease(progress, nearFrom, nearTo);
-    takeAway(mesh, mesh.active, this.setting.grid.rowMm, this.least);
-    takeAway(mesh, mesh.standing, this.setting.grid.rowMm, undefined);
+    takeAway(mesh, mesh.active, rowsMm[0], this.least);
+    takeAway(mesh, mesh.standing, rowsMm[1], undefined);
     if (this.done % this.foldedEvery === 0) this.fold();
     this.lay(progress);
     move(mesh);
@@ -141,6 +143,7 @@ export class Simulation {
     sweep(mesh, mesh.standing, undefined, openFrom);
     place.measure(mesh);
     settle(mesh, place, near);
+    if (this.request.knot.finish === 'open') centrePanel(mesh, near);
     keepUnderCollar(mesh, ease(progress, nearTo, coveredTo));
     if (progress > pressFrom) pressToShirt(mesh);
     contacts.pass();

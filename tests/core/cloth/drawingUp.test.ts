@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { keepUnderCollar, shirtZMm } from '../../../src/core/cloth/body.ts';
-import { KnotPlace, settle } from '../../../src/core/cloth/hands.ts';
+import { centrePanel, KnotPlace, pressToShirt, settle } from '../../../src/core/cloth/hands.ts';
 import { activePath, type LooseStrand, standingPath, type Vec3 } from '../../../src/core/cloth/loosePath.ts';
 import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh.ts';
 import { Pull } from '../../../src/core/cloth/pull.ts';
@@ -148,6 +148,34 @@ test('nothing is slid before hands take hold of it', () => {
   place.measure(mesh);
   settle(mesh, place, 0);
   assert.deepEqual(mesh.position, before);
+});
+
+test('a panel that falls over the knot is kept to the middle as it is, and the knot under it is let be', () => {
+  const open = parseKnot('Li Ro Li Co D');
+  const mesh = layLoose([activePath(open), standingPath(open)], { rowMm: 10, columns: 7 }, 26, noJitter);
+  const { first, parts } = mesh.active;
+  const panelAt = 3 * (first + parts.indexOf('tuck') * mesh.columns);
+  for (let i = panelAt; i < 3 * mesh.standing.first; i += 3) mesh.position[i] = (mesh.position[i] ?? 0) + 20;
+  const before = mesh.position.slice();
+  const width = (at: Float64Array) => (at[panelAt + 3 * (mesh.columns - 1)] ?? 0) - (at[panelAt] ?? 0);
+  for (let i = 0; i < 300; i++) centrePanel(mesh, 1);
+  const middles = Array.from(
+    { length: mesh.active.rows - parts.indexOf('tuck') },
+    (_, row) => mesh.position[panelAt + 3 * (row * mesh.columns + 3)] ?? 0,
+  );
+  assert.ok(middles.every((x) => Math.abs(x) < 0.1));
+  assert.ok(Math.abs(width(mesh.position) - width(before)) < 1e-9);
+  assert.deepEqual(mesh.position.slice(0, panelAt), before.slice(0, panelAt));
+  assert.deepEqual(mesh.position.slice(3 * mesh.standing.first), before.slice(3 * mesh.standing.first));
+});
+
+test('a hand presses what lies before the shirt toward it, hardly, and not what hangs far below', () => {
+  const mesh = twoLayers(10);
+  mesh.position.set([0, 0, 5, 0, -200, 5, 0, 0, shirtZMm - 1]);
+  pressToShirt(mesh);
+  assert.ok((mesh.position[2] ?? 0) < 5 && (mesh.position[2] ?? 0) > 4.99);
+  assert.equal(mesh.position[5], 5);
+  assert.equal(mesh.position[8], shirtZMm - 1);
 });
 
 test('the collar’s leaves press back what stands out of them and leave the opening between them alone', () => {

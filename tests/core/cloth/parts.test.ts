@@ -5,7 +5,7 @@ import { keepOffBody, neckPin, neckRadiusMm, shirtZMm } from '../../../src/core/
 import { Contacts } from '../../../src/core/cloth/contact.ts';
 import { sweep } from '../../../src/core/cloth/elastic.ts';
 import { foldingOf, setWidths } from '../../../src/core/cloth/folds.ts';
-import { creaseOf, pressToShirt } from '../../../src/core/cloth/hands.ts';
+import { creaseOf } from '../../../src/core/cloth/hands.ts';
 import { activePath, type LooseStrand, standingPath } from '../../../src/core/cloth/loosePath.ts';
 import { layLoose } from '../../../src/core/cloth/mesh.ts';
 import { Pins } from '../../../src/core/cloth/pins.ts';
@@ -116,10 +116,6 @@ test('nothing stays in the neck or behind the shirt, and pins lie on the neck', 
     assert.equal(Math.sign(x), side);
     assert.ok(Math.abs(Math.hypot(x, z - (shirtZMm - neckRadiusMm)) - neckRadiusMm) < 1e-9);
   }
-  const before = mesh.position[2] ?? 0;
-  mesh.position[1] = 0;
-  pressToShirt(mesh);
-  assert.ok((mesh.position[2] ?? 0) <= before);
 });
 
 test('rows are as wide as the tie is there, times their fold; while it is loose the blade is as wide as it will be', () => {

@@ -41,11 +41,11 @@ test('drawing up takes cloth away, keeps layers apart, and changes nothing of th
   const print = knotPrint(simulation.mesh, oriental.knot);
   const length = () => simulation.mesh.active.rest.reduce((sum, each) => sum + each, 0);
   const loose = length();
-  simulation.run(900);
-  assert.ok(length() < 0.8 * loose);
+  simulation.run(500);
+  assert.ok(length() < 0.6 * loose);
   assert.ok(simulation.deepestMm < 1);
   assert.ok(sameKnot(print, knotPrint(simulation.mesh, oriental.knot)));
-  assert.equal(simulation.progress, 900 / usualSetting(oriental.knot).steps);
+  assert.equal(simulation.progress, 500 / usualSetting(oriental.knot).steps);
 });
 
 /** Hasty: tight enough to tell whether a knot stays the knot it is. */
@@ -80,7 +80,7 @@ test('wider and thicker cloth makes a larger knot that takes up more', () => {
 });
 
 test('cloth pushed through other cloth is found', () => {
-  const { mesh } = after(900);
+  const { mesh } = after(700);
   assert.equal(crossings(mesh), 0);
   // The standing end is pushed forward through the band that lies before it.
   for (let v = mesh.standing.first; v < mesh.count; v++) mesh.position[3 * v + 2] = (mesh.position[3 * v + 2] ?? 0) + 14;
@@ -94,9 +94,9 @@ test('the oriental comes out clean, of a size that cloth has', () => {
   const measures = measureCloth(tied.mesh);
   const near = (value: number, expected: number, by: number, what: string) =>
     assert.ok(Math.abs(value - expected) <= by, `${what}: ${value}`);
-  near(measures.topMm, 44, 5, 'top');
+  near(measures.topMm, 46, 5, 'top');
   near(measures.heightMm, 42, 5, 'height');
-  near(measures.depthMm, 24, 4, 'depth');
+  near(measures.depthMm, 21, 4, 'depth');
   assert.ok(measures.tiltDeg > 4, 'it leans to the wearer’s right');
   assert.ok(measures.topMm > measures.bottomMm);
 });
@@ -107,12 +107,12 @@ test('it can be stopped, and what never comes out clean is refused', () => {
   const shares: number[] = [];
   const torn = tieInCloth(
     oriental,
-    { grid: { rowMm: 16, columns: 3 }, steps: 300, pull: 60 },
+    { grid: { rowMm: 25, columns: 3 }, steps: 200, pull: 300 },
     { onProgress: (share) => shares.push(share) },
   );
   assert.ok(torn.kind === 'refused');
   // So few steps do not draw it up.
-  const loose = tieInCloth(oriental, { ...usualSetting(oriental.knot), steps: 100 });
+  const loose = tieInCloth(oriental, { ...usualSetting(oriental.knot), steps: 60 });
   assert.deepEqual(loose, { kind: 'refused', why: 'never-drawn-up' });
   assert.ok(shares.length >= 12 && shares.every((share) => share > 0 && share <= 1));
 });

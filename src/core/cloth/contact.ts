@@ -101,6 +101,13 @@ export class Contacts {
     if (free < (room[c] as number)) room[c] = free;
     const own = v === w ? 1 : 0.5;
     const push = (correction * depth) / ((own + sa * sa + sb * sb + sc * sc) * d);
+    const { pushed } = near;
+    const way = push * d;
+    pushed[v] = (pushed[v] as number) + own * way;
+    if (v !== w) pushed[w] = (pushed[w] as number) + own * way;
+    pushed[a] = (pushed[a] as number) + sa * way;
+    pushed[b] = (pushed[b] as number) + sb * way;
+    pushed[c] = (pushed[c] as number) + sc * way;
     for (let axis = 0; axis < 3; axis++) {
       const ia = 3 * a + axis;
       const ib = 3 * b + axis;

@@ -26,6 +26,8 @@ export class NearPairs {
   /** Ways made since the pairs were found, mm: of each point, and at most of any corner of each face. */
   readonly pointWay: Float64Array;
   readonly faceWay: Float64Array;
+  /** What every vertex was pushed about since the ways were last added up, mm: bounds are told in between. */
+  readonly pushed: Float64Array;
   private isFound = false;
   private marginMm = mostMarginMm;
   private sinceFound = 0;
@@ -53,6 +55,7 @@ export class NearPairs {
     this.foundAt = new Float64Array(3 * count);
     this.lastAt = new Float64Array(3 * count);
     this.stepWay = new Float64Array(count);
+    this.pushed = new Float64Array(count);
   }
 
   /** Looks for the pairs anew when points have moved so far that others could have come to touch. */
@@ -71,12 +74,13 @@ export class NearPairs {
     this.sinceFound = 0;
   }
 
-  /** Adds what every vertex and face has moved since this was last asked. */
+  /** Adds what every vertex and face has moved since this was last asked, and what it was pushed about on the way. */
   advance(): void {
-    const { mesh, lastAt, stepWay, pointWay, faceWay, faces, ends } = this;
+    const { mesh, lastAt, stepWay, pushed, pointWay, faceWay, faces, ends } = this;
     const { corners } = faces;
     const { position: p, count, columns } = mesh;
-    for (let v = 0; v < count; v++) stepWay[v] = Math.sqrt(squareApart(p, lastAt, 3 * v));
+    for (let v = 0; v < count; v++) stepWay[v] = Math.sqrt(squareApart(p, lastAt, 3 * v)) + (pushed[v] as number);
+    pushed.fill(0);
     for (let i = 0; i < pointWay.length; i++)
       pointWay[i] =
         (pointWay[i] as number) + ((stepWay[ends[2 * i] as number] as number) + (stepWay[ends[2 * i + 1] as number] as number)) / 2;

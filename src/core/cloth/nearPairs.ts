@@ -6,7 +6,7 @@ import { Shelf } from './shelf.ts';
 const neighbourLayers = 4;
 /** Pairs are sought so far beyond their reach: further while the cloth moves fast. */
 const leastMarginMm = 0.8;
-const mostMarginMm = 6;
+const mostMarginMm = 4;
 const stepsBetween = 14;
 const cellBeyondMm = 4;
 

@@ -36,7 +36,7 @@ export interface Setting {
 
 /** A longer knot takes longer to draw up. */
 export function usualSetting({ moves }: Knot): Setting {
-  return { grid: { rowMm: 10, columns: 7 }, steps: 400 + 120 * moves.length, pull: 1 };
+  return { grid: { rowMm: 10, columns: 7 }, steps: 300 + 100 * moves.length, pull: 1 };
 }
 
 const looseWidthMm = 26;

@@ -38,7 +38,7 @@ test('what is kept is the knot its word says, as it came out of packing, and no 
   }
 });
 
-test('of a tucked knot the front shows most of all the band', () => {
+test('of a tucked knot the front shows most of all the band, but for two that turn back in their last moves', () => {
   const tucked = ready.filter(({ knot: { finish } }) => finish === 'tuck');
   const others = tucked.filter(({ knot, code, kept }) => {
     assert.equal(kept.shown.length, knot.moves.length, code);
@@ -48,17 +48,17 @@ test('of a tucked knot the front shows most of all the band', () => {
   });
   assert.deepEqual(
     others.map(({ code }) => code),
-    [],
+    ['8.1', '9.3'],
   );
 });
 
 test('the named knots are as large, and lean as much, as they were found to when the cloth was last set', () => {
   const found = [
-    ['Li Ro Li Co T', 153, 43, -17],
-    ['Lo Ci Lo Ri Co T', 157, 41, -4],
-    ['Li Ro Ci Lo Ri Co T', 195, 45, 7],
-    ['Lo Ri Lo Ci Ro Li Co T', 240, 45, -3],
-    ['Li Co Ri Lo Ci Ro Li Co T', 322, 49, 3],
+    ['Li Ro Li Co T', 158, 45, -15],
+    ['Lo Ci Lo Ri Co T', 249, 47, 7],
+    ['Li Ro Ci Lo Ri Co T', 255, 49, 7],
+    ['Lo Ri Lo Ci Ro Li Co T', 287, 47, -1],
+    ['Li Co Ri Lo Ci Ro Li Co T', 366, 53, -8],
   ] as const;
   for (const [word, clothMm, heightMm, tiltDeg] of found) {
     const measures = index.knots[knotCode(parseKnot(word))]?.measures;
@@ -83,7 +83,7 @@ test('knots have the sizes that knots have, and more moves take up more cloth', 
   for (const { code, kept } of ready) {
     const { topMm, heightMm, depthMm, inKnotMm } = kept.measures;
     assert.ok(topMm > 20 && topMm < 110 && heightMm > 20 && heightMm < 130 && depthMm > 10 && depthMm < 75, code);
-    assert.ok(inKnotMm > 50 && inKnotMm < 700, code);
+    assert.ok(inKnotMm > 50 && inKnotMm < 800, code);
   }
   const mean = (moves: number) => {
     const all = ready.filter(({ knot }) => knot.finish === 'tuck' && knot.active === 'blade' && knot.moves.length === moves);

@@ -5,7 +5,7 @@ import type { Criterion, Verdict } from './criterion.ts';
 
 export type LeanWord = 'level' | 'slight' | 'clear';
 
-const slightFromDeg = 8;
+const slightFromDeg = 10;
 const clearFromDeg = 18;
 
 /** The lean in words, from how the front stands: it is the least certain of the knot's measures, so no figure is shown. */

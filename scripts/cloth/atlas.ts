@@ -9,10 +9,10 @@ import { paintCloth, type Rgb } from '../../src/core/cloth/seen/picture.ts';
 import { weaves } from '../../src/core/cloth/seen/weave.ts';
 import { readyFolder } from './readyFolder.ts';
 
-const cell = { widthPx: 160, heightPx: 168 } as const;
+const cell = { widthPx: 232, heightPx: 180 } as const;
 const pxPerMm = 1.25;
 const columns = 10;
-const topPx = 40;
+const topPx = 52;
 const bladeMm = 9;
 /** Nearly white, so that a page can lay any colour over it. */
 const grey: Rgb = [236, 236, 236];

@@ -1,7 +1,7 @@
 import type { SeenCloth, SeenStrand } from '../compact.ts';
 
 /** The first turn's root is left out: it runs off into the arm. */
-const rootMm = 16;
+const rootMm = 24;
 const armShownMm = 6;
 
 /** The knot without its arms, and with no more than `bladeMm` of what hangs out of it: what a small picture has room for. */

@@ -89,7 +89,7 @@ test('a collar’s points stand as far apart and as low as they were measured', 
   }
 });
 
-test('what the knot has at its sides lies under the collar’s leaves, its band before them, and nothing else is moved', () => {
+test('what the knot has at its sides lies under the collar’s leaves, its band slips under their edges where it hardly stands out, and nothing else is moved', () => {
   const collar = collarStyles['semi-spread'];
   const leaf = leafDepth(collar);
   const raisedMm = -frontEdges(fourInHand).top;
@@ -101,8 +101,10 @@ test('what the knot has at its sides lies under the collar’s leaves, its band 
       for (let v = row * fourInHand.columns; v < (row + 1) * fourInHand.columns; v++) {
         const [x, y, z] = [0, 1, 2].map((axis) => now[3 * v + axis] ?? 0) as [number, number, number];
         if (was[3 * v + 2] !== z) moved++;
-        if (part === 'band') assert.equal(was[3 * v + 2], z);
         const depth = leaf(x, y + raisedMm);
+        const out = (was[3 * v + 2] ?? 0) - (depth ?? Number.POSITIVE_INFINITY);
+        if (part === 'tuck' || part === 'hang' || depth === undefined) assert.equal(was[3 * v + 2], z);
+        else if (part === 'band') assert.ok(out > 8 ? was[3 * v + 2] === z : z <= depth - 1, `${out} mm out`);
         if ((part !== 'arm' && part !== 'turn') || depth === undefined || y < frontEdges(fourInHand).top) continue;
         under++;
         assert.ok(z <= depth - 1, `${part} ${row}: ${z} before ${depth}`);

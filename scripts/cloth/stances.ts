@@ -1,23 +1,43 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ReadyKnot } from '../../src/contract/clothIndex.ts';
+import { referenceTying } from '../../src/core/cloth/reference.ts';
+import { type ClothMeasures, measureCloth } from '../../src/core/cloth/seen/measure.ts';
+import { tieInCloth } from '../../src/core/cloth/tieInCloth.ts';
 import { enumerateKnots } from '../../src/core/index.ts';
 import { knotCode } from '../../src/core/knot/code.ts';
+import type { Stance } from '../../src/core/tying/stance.ts';
 import { root } from '../machine/paths.ts';
 
 export const stancesFile = join(root, 'src', 'core', 'tying', 'simulatedStances.ts');
 
-/** How the front stands of every classic word that was tied, as the core's own table of it. */
-export function stancesSource(knots: Readonly<Record<string, ReadyKnot>>): string {
-  const lines = enumerateKnots(9).flatMap((knot) => {
-    const measures = knots[knotCode(knot)]?.measures;
-    if (!measures) return [];
-    const { tiltDeg, leftMm, rightMm, heightMm } = measures;
-    const overhangDeg = (Math.atan2((rightMm - leftMm) / 2, heightMm) * 180) / Math.PI;
-    const word = knot.moves.map(({ region, direction }) => region + direction).join(' ');
-    return [`  '${word}': [${Math.round(tiltDeg)}, ${Math.round(overhangDeg)}],`];
+const classic = enumerateKnots(9);
+/** A ready mesh has the seed 0; these differ from it by a hair. */
+const otherSeeds = [10, 20] as const;
+
+/** Ties every `of`th classic word from the `part`th on from the other starts, and tells how it stood after each. */
+export function tieOtherStarts(part: number, of: number, told: (code: string, otherStarts: readonly Stance[]) => void): void {
+  classic.forEach((knot, i) => {
+    if (i % of !== part) return;
+    const stood = otherSeeds.flatMap((seed) => {
+      const tied = tieInCloth({ ...referenceTying(knot), seed });
+      return tied.kind === 'tied' ? [stanceIn(measureCloth(tied.mesh))] : [];
+    });
+    told(knotCode(knot), stood);
   });
-  return `/** Written by \`npm run cloth\` from the knots it tied: tilt of the front band and overhang, degrees. See stance.ts. */
+}
+
+/** How the front of every classic word stands, the mean of all its starts, as the core's own table of it. */
+export function stancesSource(knots: Readonly<Record<string, ReadyKnot>>): string {
+  const lines = classic.flatMap((knot) => {
+    const ready = knots[knotCode(knot)];
+    if (!ready) return [];
+    const all = [stanceIn(ready.measures), ...(ready.otherStarts ?? [])];
+    const mean = (key: keyof Stance) => Math.round(all.reduce((sum, each) => sum + each[key], 0) / all.length);
+    const word = knot.moves.map(({ region, direction }) => region + direction).join(' ');
+    return [`  '${word}': [${mean('tiltDeg')}, ${mean('overhangDeg')}],`];
+  });
+  return `/** Written by \`npm run cloth stances\` from knots tied in cloth: tilt of the front band and overhang, degrees, means of a few starts. See stance.ts. */
 export const simulatedStances: Readonly<Record<string, readonly [tiltDeg: number, overhangDeg: number]>> = {
 ${lines.join('\n')}
 };
@@ -26,4 +46,8 @@ ${lines.join('\n')}
 
 export function writeStances(knots: Readonly<Record<string, ReadyKnot>>): void {
   writeFileSync(stancesFile, stancesSource(knots));
+}
+
+function stanceIn({ tiltDeg, leftMm, rightMm, heightMm }: ClothMeasures): Stance {
+  return { tiltDeg, overhangDeg: (Math.atan2((rightMm - leftMm) / 2, heightMm) * 180) / Math.PI };
 }

@@ -58,7 +58,7 @@ export function studyPart(part: number, of: number, told: (studied: Studied) => 
 
 /** How far each setting moves what is measured, word by word and at the worst. */
 export function tellStudy(all: readonly Studied[]): void {
-  const shares = ['inKnotMm', 'topMm', 'bottomMm', 'heightMm', 'depthMm'] as const;
+  const shares = ['takeUpMm', 'topMm', 'bottomMm', 'heightMm', 'depthMm'] as const;
   for (const setting of Object.keys(settings).slice(1)) {
     console.log(`\n${setting}, against the shipped one`);
     const moved: Record<string, number[]> = {};

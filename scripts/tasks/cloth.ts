@@ -1,49 +1,91 @@
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { ClothIndex, ReadyKnot } from '../../src/contract/clothIndex.ts';
+import type { Stance } from '../../src/core/tying/stance.ts';
 import { onAllCores } from '../cloth/allCores.ts';
 import { writeAtlas } from '../cloth/atlas.ts';
 import { readyFolder } from '../cloth/readyFolder.ts';
+import { type Refitted, refitPart, tellRefit } from '../cloth/refit.ts';
 import { clothSourceHash } from '../cloth/sourceHash.ts';
-import { writeStances } from '../cloth/stances.ts';
+import { tieOtherStarts, writeStances } from '../cloth/stances.ts';
 import { type Studied, studyPart, tellStudy } from '../cloth/study.ts';
 import { tiePart } from '../cloth/tieAll.ts';
-import { runTask } from '../machine/failure.ts';
+import { MachineFailure, runTask } from '../machine/failure.ts';
 
-type Told = readonly [code: string, ready: ReadyKnot | string];
+type Told<What> = (told: What) => void;
+type Ready = readonly [code: string, ready: ReadyKnot | string];
+type Stood = readonly [code: string, otherStarts: readonly Stance[]];
+
+const indexFile = join(readyFolder, 'index.json');
+const self = fileURLToPath(import.meta.url);
+
+/** Each kind of work: one core's part of it, and what is made of all that the cores tell. */
+const kinds: Readonly<Record<string, { part: (part: number, of: number, told: Told<unknown>) => void; all: () => Promise<void> }>> = {
+  ready: {
+    part: (part, of, told: Told<Ready>) => tiePart(part, of, (code, ready) => told([code, ready])),
+    all: tieReady,
+  },
+  stances: {
+    part: (part, of, told: Told<Stood>) => tieOtherStarts(part, of, (code, otherStarts) => told([code, otherStarts])),
+    all: tieAgain,
+  },
+  study: { part: studyPart, all: async () => tellStudy(await gathered<Studied>('study')) },
+  refit: { part: refitPart, all: async () => tellRefit(await gathered<Refitted>('refit')) },
+};
 
 /**
  * `npm run cloth` ties every ready knot in cloth, on all cores, and keeps meshes and small pictures with what they came
- * from. `npm run cloth study` ties the named words on finer grids and in more steps, and tells what that changes.
+ * from; after it `npm run cloth stances` ties the classic ones again from other starts, for the core's table of how they
+ * stand. `npm run cloth study` ties the named words on finer grids and in more steps, and tells what that changes;
+ * `npm run cloth refit` ties a grid of words, blades, thicknesses and starts, and tells how near the formulas come to it.
  */
 await runTask(async () => {
-  const [kind = 'ready', part, of] = process.argv.slice(2);
-  const self = fileURLToPath(import.meta.url);
-  if (part !== undefined && of !== undefined) {
-    if (kind === 'study') studyPart(Number(part), Number(of), (studied) => process.send?.(studied));
-    else tiePart(Number(part), Number(of), (code, ready) => process.send?.([code, ready]));
-    return;
-  }
-  if (kind === 'study') {
-    const all: Studied[] = [];
-    await onAllCores<Studied>(self, [kind], (studied) => all.push(studied));
-    tellStudy(all);
-    return;
-  }
+  const [name = 'ready', part, of] = process.argv.slice(2);
+  const kind = kinds[name];
+  if (!kind) throw new MachineFailure(`There is no “${name}” to do: ${Object.keys(kinds).join(', ')}.`);
+  if (part !== undefined && of !== undefined) kind.part(Number(part), Number(of), (told) => process.send?.(told));
+  else await kind.all();
+});
+
+async function gathered<What>(kind: string): Promise<What[]> {
+  const all: What[] = [];
+  await onAllCores<What>(self, [kind], (told) => all.push(told));
+  return all;
+}
+
+async function tieReady(): Promise<void> {
   mkdirSync(readyFolder, { recursive: true });
   const knots: Record<string, ReadyKnot> = {};
   const refused: Record<string, string> = {};
-  await onAllCores<Told>(self, [kind], ([code, ready]) => {
+  await onAllCores<Ready>(self, ['ready'], ([code, ready]) => {
     if (typeof ready === 'string') refused[code] = ready;
     else knots[code] = ready;
     console.log(code, typeof ready === 'string' ? `refused: ${ready}` : `${ready.seconds.toFixed(1)} s, ${ready.bytes} bytes`);
   });
   const sorted = Object.fromEntries(Object.entries(knots).toSorted(([a], [b]) => a.localeCompare(b, 'en', { numeric: true })));
-  const index: ClothIndex = { source: clothSourceHash(), refused, knots: sorted, atlas: writeAtlas(Object.keys(sorted)) };
-  const text = JSON.stringify(index, (_, value) => (typeof value === 'number' ? Math.round(100 * value) / 100 : value));
-  writeStances(sorted);
-  writeFileSync(join(readyFolder, 'index.json'), `${text}\n`);
+  write({ source: clothSourceHash(), refused, knots: sorted, atlas: writeAtlas(Object.keys(sorted)) });
   const all = Object.values(sorted);
   console.log(`${all.length} tied, ${Object.keys(refused).length} refused, ${all.reduce((sum, { bytes }) => sum + bytes, 0)} bytes.`);
-});
+}
+
+async function tieAgain(): Promise<void> {
+  const index = JSON.parse(readFileSync(indexFile, 'utf8')) as ClothIndex;
+  if (index.source !== clothSourceHash()) throw new MachineFailure('The ready knots were tied by other code: run `npm run cloth` first.');
+  const stood = new Map(await gathered<Stood>('stances'));
+  const knots = Object.fromEntries(
+    Object.entries(index.knots).map(([code, ready]) => {
+      const otherStarts = stood.get(code);
+      return [code, otherStarts ? { ...ready, otherStarts } : ready];
+    }),
+  );
+  write({ ...index, knots });
+  console.log(`${stood.size} tied again, ${[...stood.values()].flat().length} times in all.`);
+}
+
+/** Keeps the index, and with it the core's table of how knots stand, which is the index's. */
+function write(index: ClothIndex): void {
+  const rounded = JSON.stringify(index, (_, value) => (typeof value === 'number' ? Math.round(100 * value) / 100 : value));
+  writeFileSync(indexFile, `${rounded}\n`);
+  writeStances((JSON.parse(rounded) as ClothIndex).knots);
+}

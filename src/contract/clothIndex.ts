@@ -1,4 +1,5 @@
 import type { ClothMeasures } from '../core/cloth/seen/measure.ts';
+import type { Stance } from '../core/tying/stance.ts';
 
 /** What is known of a ready mesh beside its bytes. */
 export interface ReadyKnot {
@@ -8,6 +9,8 @@ export interface ReadyKnot {
   /** How far it was drawn up before layers pressed through each other: 1 where they never did. */
   readonly drawnUp: number;
   readonly measures: ClothMeasures;
+  /** How it stood when it was tied again from starts that differ by a hair; classic knots only. */
+  readonly otherStarts?: readonly Stance[];
   /** Share of its face that each move shows from the front, the first move first. */
   readonly shown: readonly number[];
 }

@@ -16,7 +16,9 @@ const picture: KnotPicture = {
   pxPerMm: 1.4,
   topPx: 14,
   topMm: 50,
+  heightMm: 40,
 };
+const square = { topMm: 50, heightMm: 40 };
 const question = {
   client: { heightMm: 1780, neckMm: 395, frontDropMm: 455 },
   tie: supposeTie({ lengthMm: 1470, bladeMm: 85, thicknessMm: 3.2 }),
@@ -27,18 +29,30 @@ assert.ok(knot);
 const inSvg = (element: Parameters<typeof renderToStaticMarkup>[0]) => renderToStaticMarkup(createElement('svg', null, element));
 const scaleOf = (markup: string) => (/scale\((-?[\d.]+) ([\d.]+)\)/.exec(markup) ?? []).slice(1).map(Number);
 
-test('a picture is as wide at the top as the knot comes out, its upper edge at the button', () => {
-  for (const topMm of [30, 50, 80]) {
-    const markup = inSvg(createElement(KnotInCloth, { picture, topMm, frame: { view: 'own', blade: 'right' } }));
+test('a picture is as wide at the top and as high as the knot comes out, its upper edge at the button', () => {
+  for (const [topMm, heightMm] of [
+    [30, 30],
+    [50, 36],
+    [80, 60],
+  ] as const) {
+    const markup = inSvg(createElement(KnotInCloth, { picture, shape: { topMm, heightMm }, frame: { view: 'own', blade: 'right' } }));
     const [across = 0, down = 0] = scaleOf(markup);
     assert.ok(Math.abs(across * picture.pxPerMm * picture.topMm - topMm) < 1e-9);
-    assert.equal(across, down, 'it is not squeezed');
+    assert.ok(Math.abs(down * picture.pxPerMm * picture.heightMm - heightMm) < 1e-9);
     assert.match(markup, /translate\(-75 -14\)/);
   }
 });
 
+test('a picture of other proportions is not drawn out beyond what a knot could be', () => {
+  for (const heightMm of [5, 200]) {
+    const shape = { topMm: 50, heightMm };
+    const [across = 0, down = 0] = scaleOf(inSvg(createElement(KnotInCloth, { picture, shape, frame: { view: 'own', blade: 'right' } })));
+    assert.ok(Math.abs(Math.abs(Math.log(down / across)) - Math.log(1.4)) < 1e-9);
+  }
+});
+
 test('only its own cell is shown, less a rim', () => {
-  const markup = inSvg(createElement(KnotInCloth, { picture, topMm: 50, frame: { view: 'own', blade: 'right' } }));
+  const markup = inSvg(createElement(KnotInCloth, { picture, shape: square, frame: { view: 'own', blade: 'right' } }));
   assert.match(markup, /viewBox="302 142 146 136"/);
   assert.match(markup, /<image href="blob:a-sheet" width="1500" height="1260"/);
 });
@@ -49,7 +63,7 @@ test('one who faces the client sees the other side of his mirror, and so does on
       [
         frame.view === 'facing',
         frame.blade === 'left',
-        (scaleOf(inSvg(createElement(KnotInCloth, { picture, topMm: 50, frame })))[0] ?? 0) < 0,
+        (scaleOf(inSvg(createElement(KnotInCloth, { picture, shape: square, frame })))[0] ?? 0) < 0,
       ] as const,
   );
   for (const [facing, left, isMirrored] of mirrored) assert.equal(isMirrored, facing !== left);

@@ -127,7 +127,7 @@ test('the list shows a picture beside every knot that has one', () => {
       frame: { view: 'facing', blade: 'right' },
       pictureOf: (word) =>
         pictured.has(word)
-          ? { href: 'blob:sheet', sheetPx: [100, 100], cellPx: [0, 0, 50, 50], pxPerMm: 1, topPx: 5, topMm: 40 }
+          ? { href: 'blob:sheet', sheetPx: [100, 100], cellPx: [0, 0, 50, 50], pxPerMm: 1, topPx: 5, topMm: 40, heightMm: 36 }
           : undefined,
       units: 'cm',
       onChoose: () => undefined,

@@ -99,6 +99,30 @@ export function centrePanel({ position: p, before: q, columns, active }: ClothMe
   }
 }
 
+/** Two fingers squeeze the knot narrower at its bottom: so much a step at its lower edge, for so much cloth as an ordinary blade's section holds, mm and mm². */
+const squeezeMm = 0.006;
+const squeezedMm2 = 170;
+/** Within so much of the middle the fingers hardly reach, mm. */
+const betweenFingersMm = 12;
+
+/**
+ * Squeezes the knot from both sides, the more the lower down, as fingers do that draw it up; the cloth withstands. Fingers take
+ * a fuller tie harder: `sectionMm2` is what its blade holds. `eased` goes from 0 to 1.
+ */
+export function squeezeBottom(mesh: ClothMesh, { middleMm, topMm, bottomMm }: KnotPlace, sectionMm2: number, eased: number): void {
+  if (eased <= 0 || topMm <= bottomMm) return;
+  const { position: p, columns, active } = mesh;
+  const { first, entersAt, leavesAt, parts } = active;
+  const tucked = parts.indexOf('tuck');
+  const to = tucked < 0 ? leavesAt : tucked;
+  const most = (eased * squeezeMm * sectionMm2) / squeezedMm2;
+  for (let i = 3 * (first + entersAt * columns); i < 3 * (first + to * columns); i += 3) {
+    const low = Math.max(0, Math.min(1, (topMm - (p[i + 1] as number)) / (topMm - bottomMm)));
+    const aside = ((p[i] as number) - middleMm) / betweenFingersMm;
+    p[i] = (p[i] as number) - most * low * Math.max(-1, Math.min(1, aside));
+  }
+}
+
 /** How hard a hand presses the whole knot flat, mm a step, which the cloth withstands. */
 const pressForce = 0.002;
 const pressedTo = { topMm: 50, bottomMm: -70 } as const;

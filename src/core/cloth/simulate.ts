@@ -8,7 +8,7 @@ import { keepOffBody, keepUnderCollar } from './body.ts';
 import { Contacts } from './contact.ts';
 import { type Crease, measureNormals, sweep } from './elastic.ts';
 import { type Folding, foldingOf, type Placing, setWidths } from './folds.ts';
-import { centrePanel, creaseOf, type DimpleLaid, KnotPlace, pressToShirt, settle } from './hands.ts';
+import { centrePanel, creaseOf, type DimpleLaid, KnotPlace, pressToShirt, settle, squeezeBottom } from './hands.ts';
 import { activePath, standingPath } from './loosePath.ts';
 import { type ClothMesh, type Grid, laidRowsMm, layLoose, type Strand } from './mesh.ts';
 import { Pins, pinnedRows } from './pins.ts';
@@ -58,6 +58,9 @@ const coveredTo = 0.5;
 const creaseFrom = 0.42;
 const pressFrom = 0.5;
 const timesFolded = 20;
+/** What hangs swings no longer from here on: it loses so much more of its way in a step. */
+const calmFrom = 0.4;
+const calmedBy = 0.3;
 
 /** A knot being tied in cloth, step by step: the same request and setting give the same mesh, bit for bit. */
 export class Simulation {
@@ -74,6 +77,7 @@ export class Simulation {
   private readonly tie: Tie;
   private readonly placing: Placing;
   private readonly layerMm: number;
+  private readonly sectionMm2: number;
   private readonly foldedEvery: number;
   private readonly rowsMm: readonly [active: number, standing: number];
   private done = 0;
@@ -91,6 +95,7 @@ export class Simulation {
     this.pins = new Pins(this.mesh, knot);
     this.tie = tieFrom(knot.active, tie);
     this.layerMm = compressedThickness(tie);
+    this.sectionMm2 = this.layerMm * tie.bladeMm;
     this.takenUpMm = bundleOf(windingOf(knot), this.tie, { loopMm, standingMm, crossingGapMm: 0 }).takeUpMm;
     const standingSideMm = tie.lengthMm - standingMm;
     this.placing = {
@@ -132,9 +137,10 @@ export class Simulation {
     const near = ease(progress, nearFrom, nearTo);
     takeAway(mesh, mesh.active, rowsMm[0], this.least);
     takeAway(mesh, mesh.standing, rowsMm[1], undefined);
-    if (this.done % this.foldedEvery === 0) this.fold();
+    if (this.done > 0 && this.done % this.foldedEvery === 0) this.fold();
     this.lay(progress);
     move(mesh);
+    if (progress > calmFrom) for (const strand of [mesh.active, mesh.standing]) calm(mesh, strand);
     pins.hold(mesh, near);
     measureNormals(mesh, mesh.active);
     contacts.follow();
@@ -143,6 +149,7 @@ export class Simulation {
     sweep(mesh, mesh.standing, undefined, openFrom);
     place.measure(mesh);
     settle(mesh, place, near);
+    squeezeBottom(mesh, place, this.sectionMm2, ease(progress, nearTo, coveredTo));
     if (this.request.knot.finish === 'open') centrePanel(mesh, near);
     keepUnderCollar(mesh, ease(progress, nearTo, coveredTo));
     if (progress > pressFrom) pressToShirt(mesh);
@@ -150,8 +157,8 @@ export class Simulation {
     keepOffBody(mesh, near);
     contacts.keepRoom();
     pins.hold(mesh, near);
-    followFreedom(mesh, mesh.active, contacts.isPressed, place.bottomMm - freeBelowMm, openFrom);
-    followFreedom(mesh, mesh.standing, contacts.isPressed, place.bottomMm - freeBelowMm, openFrom);
+    followFreedom(mesh, mesh.active, rowsMm[0], contacts.isPressed, place.bottomMm - freeBelowMm, openFrom);
+    followFreedom(mesh, mesh.standing, rowsMm[1], contacts.isPressed, place.bottomMm - freeBelowMm, openFrom);
     this.done++;
   }
 
@@ -219,6 +226,12 @@ function move({ position: p, before }: ClothMesh): void {
     p[i + 1] = (p[i + 1] as number) + vy;
     p[i + 2] = (p[i + 2] as number) + vz;
   }
+}
+
+/** Takes a share of its way in this step from what hangs out of the knot. */
+function calm({ position: p, before, columns }: ClothMesh, { first, rows, leavesAt }: Strand): void {
+  for (let i = 3 * (first + leavesAt * columns); i < 3 * (first + rows * columns); i++)
+    p[i] = (p[i] as number) - calmedBy * ((p[i] as number) - (before[i] as number));
 }
 
 /** Least rest length of each row, where turns are held open: half a round of the diameter a move. */

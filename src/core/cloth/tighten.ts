@@ -46,17 +46,25 @@ const risesBy = 0.01;
 const fallsBy = 0.05;
 /** With so much of its width pressed a row has no freedom left. */
 const pressedAtMost = 0.8;
-/** What presses a row takes the freedom of so many about it. */
-const aboutRows = 2;
+/** What presses a row takes the freedom of so much of the loose winding about it. */
+const aboutMm = 10;
 
 /**
  * Follows how free each row is: what touches nothing may be drawn in fast, what is pressed must not be crushed. What hangs
  * below `belowMm` is free whatever it touches, and turns from the move `openFrom` on, which are held open, are not.
  */
-export function followFreedom(mesh: ClothMesh, strand: Strand, isPressed: Uint8Array, belowMm: number, openFrom: number): void {
+export function followFreedom(
+  mesh: ClothMesh,
+  strand: Strand,
+  rowMm: number,
+  isPressed: Uint8Array,
+  belowMm: number,
+  openFrom: number,
+): void {
   const { position: p, columns } = mesh;
   const { first, rows, freedom, moves, leavesAt } = strand;
   const middle = Math.floor(columns / 2);
+  const aboutRows = Math.round(aboutMm / rowMm);
   for (let row = 0; row < rows; row++) {
     let most = 0;
     for (let k = Math.max(0, row - aboutRows); k <= row + aboutRows && k < rows; k++) {

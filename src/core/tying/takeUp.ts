@@ -18,8 +18,15 @@ export interface Hang {
 
 const aspect: Readonly<Record<Spoke, number>> = { narrowEnd: 3, narrowArm: 2, bladeArm: 2 };
 
-/** Share of its own width that a band spends on lying over and turning round the others. */
-const widthShare = 0.42;
+/** What a move costs: shares of half the perimeter of what it goes round, and of the band's own width. */
+export interface Costs {
+  readonly hanging: number;
+  readonly arms: number;
+  /** What a band spends on lying over and turning round the others. */
+  readonly widthShare: number;
+}
+
+const usualCosts: Costs = { hanging: 1, arms: 1, widthShare: 0.42 };
 
 /**
  * Cloth the knot takes up, mm, and its shape once drawn up. An engineering model: the
@@ -50,7 +57,8 @@ const airInLoose = 0.35;
 const riseOfPanel = Math.PI / 2 - 1;
 
 /** Follows the word move by move. `tie` is counted from the tip of the end that ties. */
-export function bundleOf(winding: Winding, tie: Tie, { loopMm, standingMm, crossingGapMm }: StandingHang): Bundle {
+export function bundleOf(winding: Winding, tie: Tie, hang: StandingHang, costs = usualCosts): Bundle {
+  const { loopMm, standingMm, crossingGapMm } = hang;
   const { spokes, finish, looseFrom, looseMm } = winding;
   const standingSideAt = tie.lengthMm - standingMm - crossingGapMm;
   const activeSideAt = standingSideAt - loopMm;
@@ -67,8 +75,8 @@ export function bundleOf(winding: Winding, tie: Tie, { loopMm, standingMm, cross
     const spoke = spokes[i] as Spoke;
     const isLoose = i >= looseFrom;
     const x = activeSideAt - used;
-    const tight = halfPerimeter(sections[spoke], aspect[spoke]);
-    const length = (isLoose ? Math.max(tight, (Math.PI / 2) * looseMm) : tight) + widthShare * widthAt(tie, x);
+    const tight = (spoke === 'narrowEnd' ? costs.hanging : costs.arms) * halfPerimeter(sections[spoke], aspect[spoke]);
+    const length = (isLoose ? Math.max(tight, (Math.PI / 2) * looseMm) : tight) + costs.widthShare * widthAt(tie, x);
     const width = widthAt(tie, x - length / 2);
     used += length;
     sections[spoke] += width * thickness;

@@ -1,4 +1,4 @@
-import type { Frame } from '../../core/index.ts';
+import type { Frame, KnotShape } from '../../core/index.ts';
 import type { KnotPicture } from './picture.ts';
 
 /** So much of a cell's edge is not shown, for what its neighbours let shine over. */
@@ -6,19 +6,23 @@ const rimPx = 2;
 
 interface KnotInClothProps {
   readonly picture: KnotPicture;
-  /** How wide it is to be at the top, mm. */
-  readonly topMm: number;
+  /** How wide at the top and how high it is to be. */
+  readonly shape: Pick<KnotShape, 'topMm' | 'heightMm'>;
   readonly frame: Frame;
 }
 
+/** A picture is drawn out in height against its width by so much at most either way. */
+const mostDrawnOut = 1.4;
+
 /** The picture of a knot tied in cloth, its upper edge at 0, in millimetres of the drawing it stands in. */
-export function KnotInCloth({ picture, topMm, frame: { view, blade } }: KnotInClothProps) {
+export function KnotInCloth({ picture, shape, frame: { view, blade } }: KnotInClothProps) {
   const { href, sheetPx, cellPx, pxPerMm, topPx } = picture;
   const [x, y, width, height] = cellPx;
-  const mm = topMm / picture.topMm / pxPerMm;
+  const across = shape.topMm / picture.topMm;
+  const down = Math.max(across / mostDrawnOut, Math.min(across * mostDrawnOut, shape.heightMm / picture.heightMm));
   const isMirrored = (view === 'facing') !== (blade === 'left');
   return (
-    <g transform={`scale(${isMirrored ? -mm : mm} ${mm}) translate(${-width / 2} ${-topPx})`}>
+    <g transform={`scale(${(isMirrored ? -across : across) / pxPerMm} ${down / pxPerMm}) translate(${-width / 2} ${-topPx})`}>
       <svg
         x={rimPx}
         y={rimPx}

@@ -32,7 +32,7 @@ interface EdgedProps extends KnotMarkProps {
 
 /** The knot in one colour, as wide at the top as it comes out: tied in cloth, or its outline with each layer hiding those before it. */
 export function KnotMark({ word, shape, frame, colour, picture, edge, edgeWidth }: EdgedProps) {
-  if (picture) return <KnotInCloth picture={picture} topMm={shape.topMm} frame={frame} />;
+  if (picture) return <KnotInCloth picture={picture} shape={shape} frame={frame} />;
   const face = knotFace(word, shape, frame);
   const top = face.layers.findLast(({ place }) => place === 'band' || place === 'panel');
   return (

@@ -7,6 +7,7 @@ export interface KnotPicture {
   readonly pxPerMm: number;
   /** From the cell's upper edge to the knot's. */
   readonly topPx: number;
-  /** How wide the knot in it is at the top, mm. */
+  /** How wide the knot in it is at the top, and how high, mm. */
   readonly topMm: number;
+  readonly heightMm: number;
 }

@@ -82,7 +82,7 @@ function Tied({ id, request, plan, view, cloth, picture, neckHalfMm }: WearerPro
         unbroken={isPanel}
       />
       {picture ? (
-        <KnotInCloth picture={picture} topMm={plan.shape.topMm} frame={{ view, blade: request.client.blade }} />
+        <KnotInCloth picture={picture} shape={plan.shape} frame={{ view, blade: request.client.blade }} />
       ) : (
         <TiedKnot id={id} word={plan.moves} shape={plan.shape} frame={{ view, blade: request.client.blade }} cloth={cloth} sheen={sheen} />
       )}

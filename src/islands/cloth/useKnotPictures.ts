@@ -58,15 +58,16 @@ export function useKnotPictures(colour: string): (word: string) => KnotPicture |
   return (word) => {
     const code = knotCode(parseKnot(word));
     const at = codes.indexOf(code);
-    const topMm = knots[code]?.measures.topMm;
-    if (at < 0 || topMm === undefined) return undefined;
+    const measures = knots[code]?.measures;
+    if (at < 0 || !measures) return undefined;
     return {
       href,
       sheetPx: [columns * width, rows * height],
       cellPx: [(at % columns) * width, Math.floor(at / columns) * height, width, height],
       pxPerMm,
       topPx,
-      topMm,
+      topMm: measures.topMm,
+      heightMm: measures.heightMm,
     };
   };
 }
@@ -78,7 +79,7 @@ const aloneTopPx = 40;
 export function useKnotInCloth(word: string | undefined, paint: Cloth): KnotPicture | undefined {
   const code = word === undefined ? '' : knotCode(parseKnot(word));
   const cloth = useQuery({ ...readyClothQuery(code), enabled: code !== '' }).data;
-  const topMm = useQuery(indexQuery).data?.knots[code]?.measures.topMm;
+  const measures = useQuery(indexQuery).data?.knots[code]?.measures;
   const [painted, setPainted] = useState<{ readonly of: string; readonly href: string }>();
   const dye = JSON.stringify(paint);
   const wanted = `${code} ${dye}`;
@@ -99,7 +100,7 @@ export function useKnotInCloth(word: string | undefined, paint: Cloth): KnotPict
       if (made) URL.revokeObjectURL(made);
     };
   }, [cloth, dye, wanted]);
-  if (painted?.of !== wanted || topMm === undefined) return undefined;
+  if (painted?.of !== wanted || !measures) return undefined;
   const { widthPx, heightPx, heightMm } = alone;
   return {
     href: painted.href,
@@ -107,7 +108,8 @@ export function useKnotInCloth(word: string | undefined, paint: Cloth): KnotPict
     cellPx: [0, 0, widthPx, heightPx],
     pxPerMm: heightPx / heightMm,
     topPx: aloneTopPx,
-    topMm,
+    topMm: measures.topMm,
+    heightMm: measures.heightMm,
   };
 }
 

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { keepUnderCollar, shirtZMm } from '../../../src/core/cloth/body.ts';
-import { centrePanel, KnotPlace, pressToShirt, settle } from '../../../src/core/cloth/hands.ts';
+import { centrePanel, KnotPlace, pressToShirt, settle, squeezeBottom } from '../../../src/core/cloth/hands.ts';
 import { activePath, type LooseStrand, standingPath, type Vec3 } from '../../../src/core/cloth/loosePath.ts';
 import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh.ts';
 import { Pull } from '../../../src/core/cloth/pull.ts';
@@ -96,24 +96,52 @@ test('what is pressed loses its freedom, with the rows about it, and gains it ba
   const isPressed = new Uint8Array(mesh.count);
   isPressed.fill(1, 4 * grid.columns, 5 * grid.columns);
   const { freedom } = mesh.active;
-  for (let i = 0; i < 30; i++) followFreedom(mesh, mesh.active, isPressed, -1000, closed);
+  for (let i = 0; i < 30; i++) followFreedom(mesh, mesh.active, grid.rowMm, isPressed, -1000, closed);
   assert.deepEqual([...freedom.slice(2, 7)], [0, 0, 0, 0, 0]);
   assert.equal(freedom[1], 1);
   isPressed.fill(0);
-  followFreedom(mesh, mesh.active, isPressed, -1000, closed);
+  followFreedom(mesh, mesh.active, grid.rowMm, isPressed, -1000, closed);
   assert.ok((freedom[4] ?? 0) > 0 && (freedom[4] ?? 0) < 0.05);
-  for (let i = 0; i < 30; i++) followFreedom(mesh, mesh.active, isPressed, -1000, 1);
+  for (let i = 0; i < 30; i++) followFreedom(mesh, mesh.active, grid.rowMm, isPressed, -1000, 1);
   assert.ok(
     freedom.slice(0, -1).every((each) => each === 0),
     'turns that are held open',
   );
   isPressed.fill(1);
-  for (let i = 0; i < 200; i++) followFreedom(mesh, mesh.active, isPressed, 1000, closed);
+  for (let i = 0; i < 200; i++) followFreedom(mesh, mesh.active, grid.rowMm, isPressed, 1000, closed);
   assert.equal(freedom[mesh.active.leavesAt], 1, 'what hangs below the knot');
 });
 
 const knot = parseKnot('Li Ro Li Co T');
 const laid = () => layLoose([activePath(knot), standingPath(knot)], { rowMm: 10, columns: 7 }, 26, noJitter);
+
+test('fingers squeeze a knot narrower toward its bottom, a fuller tie harder, and nothing at its top or outside it', () => {
+  const squeezed = (sectionMm2: number, eased = 1) => {
+    const mesh = laid();
+    const before = mesh.position.slice();
+    const place = new KnotPlace();
+    place.measure(mesh);
+    squeezeBottom(mesh, place, sectionMm2, eased);
+    return { mesh, before, place, ways: before.map((was, i) => (mesh.position[i] ?? 0) - was) };
+  };
+  const { mesh, before, place, ways } = squeezed(170);
+  let most = 0;
+  for (let i = 0; i < ways.length; i += 3) {
+    const way = ways[i] ?? 0;
+    const aside = (before[i] ?? 0) - place.middleMm;
+    assert.ok(way * aside <= 0 && Math.abs(way) <= Math.abs(aside), 'toward the middle, and not past it');
+    assert.ok(ways[i + 1] === 0 && ways[i + 2] === 0);
+    if ((before[i + 1] ?? 0) >= place.topMm || i < 3 * mesh.active.entersAt * mesh.columns || i >= 3 * mesh.standing.first)
+      assert.equal(Math.abs(way), 0);
+    most = Math.max(most, Math.abs(way));
+  }
+  assert.ok(most > 0);
+  assert.ok(
+    squeezed(340).ways.every((way, i) => Math.abs(way - 2 * (ways[i] ?? 0)) < 1e-9),
+    'twice the cloth, twice as hard',
+  );
+  assert.ok(squeezed(170, 0).ways.every((way) => way === 0));
+});
 
 test('a knot is slid whole to the button and its lower part to the shirt, and its ends stay where they are held', () => {
   const mesh = laid();

@@ -15,7 +15,8 @@ import { rescaledFor } from '../../../src/core/cloth/seen/rescale.ts';
 import { smoothSurface } from '../../../src/core/cloth/seen/surface.ts';
 import { drawCloth } from '../../../src/core/cloth/seen/vector.ts';
 import { weaves } from '../../../src/core/cloth/seen/weave.ts';
-import { parseKnot } from '../../../src/core/index.ts';
+import { enumerateKnots, parseKnot } from '../../../src/core/index.ts';
+import { knotCode } from '../../../src/core/knot/code.ts';
 import { smallPicture } from '../../support/pictureRequest.ts';
 
 const read = (code: string) => unpackCloth(gunzipSync(readFileSync(join(readyFolder, `${code}.bin.gz`))));
@@ -103,4 +104,9 @@ test('the small pictures hold every ready knot, each in a cell of its own', () =
 
 test('the core’s table of how knots stand is the one of the ready knots', () => {
   assert.equal(readFileSync(stancesFile, 'utf8'), stancesSource(index.knots));
+  const starts = enumerateKnots(9).map((knot) => index.knots[knotCode(knot)]?.otherStarts?.length);
+  assert.ok(
+    starts.every((count) => count === 2),
+    'each from three starts',
+  );
 });

@@ -1,9 +1,10 @@
+import { neckRadiusMm, shirtZMm } from '../body.ts';
 import type { ClothMesh, Strand } from '../mesh.ts';
 
 /** What is read off a knot tied in cloth, mm and degrees; sides are the wearer's own, in his mirror. */
 export interface ClothMeasures {
-  /** Cloth between where the working strand leaves its arm and where it hangs free below the band. */
-  readonly inKnotMm: number;
+  /** Cloth that both strands take up: what they hold between their ends less the straight ways, over the neck to the collar button and from there. */
+  readonly takeUpMm: number;
   readonly topMm: number;
   readonly bottomMm: number;
   readonly heightMm: number;
@@ -26,11 +27,9 @@ export function measureCloth(mesh: ClothMesh): ClothMeasures {
   const knot: number[] = [];
   const band: number[] = [];
   const first = firstRowOfFace(mesh);
-  let inKnotMm = 0;
   for (let row = 0; row < active.rows; row++) {
     const part = active.parts[row];
     if (part === 'arm' || part === 'hang' || part === 'tuck') continue;
-    if (row < active.rows - 1) inKnotMm += active.rest[row] ?? 0;
     if (row < first) continue;
     for (let c = 0; c < columns; c++) {
       const v = active.first + row * columns + c;
@@ -51,7 +50,7 @@ export function measureCloth(mesh: ClothMesh): ClothMeasures {
   const bottomMiddle = widths[2] ? (widths[2][0] + widths[2][1]) / 2 : 0;
   const [left, right] = range(widths.flat());
   return {
-    inKnotMm,
+    takeUpMm: takenUpBy(mesh, active) + takenUpBy(mesh, mesh.standing),
     topMm: Math.max(...widths.slice(slices / 2).map(width)),
     bottomMm: lowest.reduce((sum, each) => sum + each, 0) / lowest.length,
     heightMm: topY - bottomY,
@@ -60,6 +59,21 @@ export function measureCloth(mesh: ClothMesh): ClothMeasures {
     leftMm: bottomMiddle - left,
     rightMm: right - bottomMiddle,
   };
+}
+
+/**
+ * Cloth that a strand holds beyond the straight way from its first row, over the neck to the collar button, and from there to its
+ * last row. What is read off between fixed places does not hang on which rows have come to lie in the knot.
+ */
+function takenUpBy({ position: p, columns }: ClothMesh, { first, rows, rest }: Strand): number {
+  const place = (row: number) => {
+    const i = 3 * (first + row * columns + Math.floor(columns / 2));
+    return [p[i] ?? 0, p[i + 1] ?? 0, p[i + 2] ?? 0] as const;
+  };
+  const [x, y, z] = place(0);
+  const round = neckRadiusMm * Math.atan2(Math.abs(x), z - (shirtZMm - neckRadiusMm));
+  const [endX, endY] = place(rows - 1);
+  return rest.subarray(0, rows - 1).reduce((sum, mm) => sum + mm, 0) - Math.hypot(round, y) - Math.hypot(endX, endY);
 }
 
 /** The first turn comes down from under the collar: it is of the face only from where its middle lies lower than the band's top. */

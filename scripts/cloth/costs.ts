@@ -1,7 +1,7 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import type { Knot } from '../../src/core/knot/knot.ts';
 import type { Tie } from '../../src/core/tie/tie.ts';
-import { bundleOf, type Costs } from '../../src/core/tying/takeUp.ts';
+import { bundleOf, type Costs, usualCosts } from '../../src/core/tying/takeUp.ts';
 import { windingOf } from '../../src/core/tying/winding.ts';
 
 /** A knot of the blade, the tie and the start it was tied from, and the cloth it took up, mm. */
@@ -13,29 +13,30 @@ export interface TakenUp {
   readonly takeUpMm: number;
 }
 
-/** What is let free of the formula of take-up. */
-export type Freed = 'nothing' | 'the level' | 'both rounds' | 'rounds and width share';
+/** What can be let free of the formula of take-up, ever more of it. */
+export const freedoms = ['nothing', 'the level', 'both rounds', 'rounds and width share'] as const;
+export type Freed = (typeof freedoms)[number];
 
 interface Fitted extends Costs {
   /** What all of it is multiplied by. */
   readonly level: number;
 }
 
-const asTheyStand: Fitted = { level: 1, hanging: 1, arms: 1, widthShare: 0.42 };
+const asTheyStand: Fitted = { level: 1, ...usualCosts };
 
-const freedoms: Readonly<Record<Freed, { readonly from: readonly number[]; readonly of: (values: readonly number[]) => Fitted }>> = {
+const parameters: Readonly<Record<Freed, { readonly from: readonly number[]; readonly of: (values: readonly number[]) => Fitted }>> = {
   nothing: { from: [], of: () => asTheyStand },
   'the level': { from: [1], of: ([level = 1]) => ({ ...asTheyStand, level }) },
   'both rounds': { from: [1, 1], of: ([hanging = 1, arms = 1]) => ({ ...asTheyStand, hanging, arms }) },
   'rounds and width share': {
-    from: [1, 1, 0.42],
-    of: ([hanging = 1, arms = 1, widthShare = 0.42]) => ({ level: 1, hanging, arms, widthShare }),
+    from: [1, 1, usualCosts.widthShare],
+    of: ([hanging = 1, arms = 1, widthShare = usualCosts.widthShare]) => ({ level: 1, hanging, arms, widthShare }),
   },
 };
 
 /** Costs under which the formula comes nearest to what was taken up: least squares of the logarithms. */
 export function fitCosts(all: readonly TakenUp[], freed: Freed): Fitted {
-  const { from, of } = freedoms[freed];
+  const { from, of } = parameters[freed];
   if (from.length === 0) return of([]);
   const { parameterValues } = levenbergMarquardt(
     { x: all.map((_, i) => i), y: all.map(({ takeUpMm }) => Math.log(takeUpMm)) },

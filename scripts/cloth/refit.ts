@@ -3,7 +3,7 @@ import { type ClothMeasures, measureCloth } from '../../src/core/cloth/seen/meas
 import { tieInCloth } from '../../src/core/cloth/tieInCloth.ts';
 import { enumerateKnots, formatKnot, type Knot, takeUp } from '../../src/core/index.ts';
 import type { Tie } from '../../src/core/tie/tie.ts';
-import { type Freed, fitCosts, heldOutResidual, residual, type TakenUp } from './costs.ts';
+import { fitCosts, freedoms, heldOutResidual, residual, type TakenUp } from './costs.ts';
 import { studied } from './study.ts';
 
 const bladesMm = [60, 78, 96] as const;
@@ -70,7 +70,7 @@ export function tellRefit(all: readonly Refitted[]): void {
     standingMm: cell.standingMm,
     takeUpMm: measures.takeUpMm,
   }));
-  for (const freed of ['nothing', 'the level', 'both rounds', 'rounds and width share'] satisfies Freed[]) {
+  for (const freed of freedoms) {
     const fitted = fitCosts(taken, freed);
     const numbers = Object.entries(fitted).map(([name, value]) => `${name} ${value.toFixed(3)}`);
     console.log(

@@ -8,36 +8,35 @@ import { enumerateKnots } from '../../src/core/index.ts';
 import { knotCode } from '../../src/core/knot/code.ts';
 import type { Stance } from '../../src/core/tying/stance.ts';
 import { root } from '../machine/paths.ts';
+import { finerSettings } from './settings.ts';
 
 export const stancesFile = join(root, 'src', 'core', 'tying', 'simulatedStances.ts');
 
 const classic = enumerateKnots(9);
-/** A ready mesh has the seed 0; these differ from it by a hair. */
-const otherSeeds = [10, 20] as const;
 
-/** Ties every `of`th classic word from the `part`th on from the other starts, and tells how it stood after each. */
-export function tieOtherStarts(part: number, of: number, told: (code: string, otherStarts: readonly Stance[]) => void): void {
+/** Ties every `of`th classic word from the `part`th on on a finer grid and in more steps, and tells how it stood after each. */
+export function tieFiner(part: number, of: number, told: (code: string, finer: readonly Stance[]) => void): void {
   classic.forEach((knot, i) => {
     if (i % of !== part) return;
-    const stood = otherSeeds.flatMap((seed) => {
-      const tied = tieInCloth({ ...referenceTying(knot), seed });
+    const stood = Object.values(finerSettings).flatMap((setting) => {
+      const tied = tieInCloth(referenceTying(knot), setting(knot));
       return tied.kind === 'tied' ? [stanceIn(measureCloth(tied.mesh))] : [];
     });
     told(knotCode(knot), stood);
   });
 }
 
-/** How the front of every classic word stands, the mean of all its starts, as the core's own table of it. */
+/** How the front of every classic word stands, the mean of all settings, as the core's own table of it. */
 export function stancesSource(knots: Readonly<Record<string, ReadyKnot>>): string {
   const lines = classic.flatMap((knot) => {
     const ready = knots[knotCode(knot)];
     if (!ready) return [];
-    const all = [stanceIn(ready.measures), ...(ready.otherStarts ?? [])];
+    const all = [stanceIn(ready.measures), ...(ready.finer ?? [])];
     const mean = (key: keyof Stance) => Math.round(all.reduce((sum, each) => sum + each[key], 0) / all.length);
     const word = knot.moves.map(({ region, direction }) => region + direction).join(' ');
     return [`  '${word}': [${mean('tiltDeg')}, ${mean('overhangDeg')}],`];
   });
-  return `/** Written by \`npm run cloth stances\` from knots tied in cloth: tilt of the front band and overhang, degrees, means of a few starts. See stance.ts. */
+  return `/** Written by \`npm run cloth stances\` from knots tied in cloth: tilt of the front band and overhang, degrees, means of the shipped setting and finer ones. See stance.ts. */
 export const simulatedStances: Readonly<Record<string, readonly [tiltDeg: number, overhangDeg: number]>> = {
 ${lines.join('\n')}
 };

@@ -1,8 +1,9 @@
 import { referenceTying } from '../../src/core/cloth/reference.ts';
 import { type ClothMeasures, measureCloth } from '../../src/core/cloth/seen/measure.ts';
-import { type Setting, usualSetting } from '../../src/core/cloth/simulate.ts';
+import { usualSetting } from '../../src/core/cloth/simulate.ts';
 import { tieInCloth } from '../../src/core/cloth/tieInCloth.ts';
-import { type Knot, parseKnot } from '../../src/core/index.ts';
+import { parseKnot } from '../../src/core/index.ts';
+import { finerSettings } from './settings.ts';
 
 /** The twelve that are named and do not pass under another's name. */
 export const studied: readonly string[] = [
@@ -21,14 +22,7 @@ export const studied: readonly string[] = [
 ];
 const starts = [0, 1, 2] as const;
 
-const settings = {
-  shipped: usualSetting,
-  'half the rows’ distance': (knot: Knot): Setting => {
-    const { grid, ...usual } = usualSetting(knot);
-    return { ...usual, grid: { ...grid, rowMm: grid.rowMm / 2 } };
-  },
-  'twice the steps': (knot: Knot): Setting => ({ ...usualSetting(knot), steps: 2 * usualSetting(knot).steps }),
-} as const;
+const settings = { shipped: usualSetting, ...finerSettings } as const;
 
 export interface Studied {
   readonly word: string;

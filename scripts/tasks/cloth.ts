@@ -8,14 +8,14 @@ import { writeAtlas } from '../cloth/atlas.ts';
 import { readyFolder } from '../cloth/readyFolder.ts';
 import { type Refitted, refitPart, tellRefit } from '../cloth/refit.ts';
 import { clothSourceHash } from '../cloth/sourceHash.ts';
-import { tieOtherStarts, writeStances } from '../cloth/stances.ts';
+import { tieFiner, writeStances } from '../cloth/stances.ts';
 import { type Studied, studyPart, tellStudy } from '../cloth/study.ts';
 import { tiePart } from '../cloth/tieAll.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
 
 type Told<What> = (told: What) => void;
 type Ready = readonly [code: string, ready: ReadyKnot | string];
-type Stood = readonly [code: string, otherStarts: readonly Stance[]];
+type Stood = readonly [code: string, finer: readonly Stance[]];
 
 const indexFile = join(readyFolder, 'index.json');
 const self = fileURLToPath(import.meta.url);
@@ -27,7 +27,7 @@ const kinds: Readonly<Record<string, { part: (part: number, of: number, told: To
     all: tieReady,
   },
   stances: {
-    part: (part, of, told: Told<Stood>) => tieOtherStarts(part, of, (code, otherStarts) => told([code, otherStarts])),
+    part: (part, of, told: Told<Stood>) => tieFiner(part, of, (code, finer) => told([code, finer])),
     all: tieAgain,
   },
   study: { part: studyPart, all: async () => tellStudy(await gathered<Studied>('study')) },
@@ -36,7 +36,7 @@ const kinds: Readonly<Record<string, { part: (part: number, of: number, told: To
 
 /**
  * `npm run cloth` ties every ready knot in cloth, on all cores, and keeps meshes and small pictures with what they came
- * from; after it `npm run cloth stances` ties the classic ones again from other starts, for the core's table of how they
+ * from; after it `npm run cloth stances` ties the classic ones again under finer settings, for the core's table of how they
  * stand. `npm run cloth study` ties the named words on finer grids and in more steps, and tells what that changes;
  * `npm run cloth refit` ties a grid of words, blades, thicknesses and starts, and tells how near the formulas come to it.
  */
@@ -75,8 +75,8 @@ async function tieAgain(): Promise<void> {
   const stood = new Map(await gathered<Stood>('stances'));
   const knots = Object.fromEntries(
     Object.entries(index.knots).map(([code, ready]) => {
-      const otherStarts = stood.get(code);
-      return [code, otherStarts ? { ...ready, otherStarts } : ready];
+      const finer = stood.get(code);
+      return [code, finer ? { ...ready, finer } : ready];
     }),
   );
   write({ ...index, knots });

@@ -9,8 +9,8 @@ export interface ReadyKnot {
   /** How far it was drawn up before layers pressed through each other: 1 where they never did. */
   readonly drawnUp: number;
   readonly measures: ClothMeasures;
-  /** How it stood when it was tied again from starts that differ by a hair; classic knots only. */
-  readonly otherStarts?: readonly Stance[];
+  /** How it stood when it was tied again on a finer grid and in more steps; classic knots only. */
+  readonly finer?: readonly Stance[];
   /** Share of its face that each move shows from the front, the first move first. */
   readonly shown: readonly number[];
 }

@@ -149,7 +149,8 @@ export class Simulation {
     sweep(mesh, mesh.standing, undefined, openFrom);
     place.measure(mesh);
     settle(mesh, place, near);
-    squeezeBottom(mesh, place, this.sectionMm2, ease(progress, nearTo, coveredTo));
+    // Fingers that hold turns open cannot squeeze them as well.
+    if (!this.request.knot.loose) squeezeBottom(mesh, place, this.sectionMm2, ease(progress, nearTo, coveredTo));
     if (this.request.knot.finish === 'open') centrePanel(mesh, near);
     keepUnderCollar(mesh, ease(progress, nearTo, coveredTo));
     if (progress > pressFrom) pressToShirt(mesh);

@@ -26,7 +26,7 @@ export interface Costs {
   readonly widthShare: number;
 }
 
-const usualCosts: Costs = { hanging: 1, arms: 1, widthShare: 0.42 };
+export const usualCosts: Costs = { hanging: 1, arms: 1, widthShare: 0.42 };
 
 /**
  * Cloth the knot takes up, mm, and its shape once drawn up. An engineering model: the

@@ -112,6 +112,18 @@ test('what is pressed loses its freedom, with the rows about it, and gains it ba
   assert.equal(freedom[mesh.active.leavesAt], 1, 'what hangs below the knot');
 });
 
+test('what presses a row takes the freedom of as much cloth about it, however far the rows lie apart', () => {
+  for (const rowMm of [2, 5, 10]) {
+    const mesh = twoLayers(10, rowMm);
+    const isPressed = new Uint8Array(mesh.count);
+    const pressedRow = Math.floor(mesh.active.rows / 2);
+    isPressed.fill(1, pressedRow * grid.columns, (pressedRow + 1) * grid.columns);
+    for (let i = 0; i < 30; i++) followFreedom(mesh, mesh.active, rowMm, isPressed, -1000, closed);
+    const unfree = mesh.active.freedom.filter((each) => each < 1).length;
+    assert.equal(unfree, 1 + 2 * Math.round(10 / rowMm), `${rowMm} mm`);
+  }
+});
+
 const knot = parseKnot('Li Ro Li Co T');
 const laid = () => layLoose([activePath(knot), standingPath(knot)], { rowMm: 10, columns: 7 }, 26, noJitter);
 

@@ -104,9 +104,9 @@ test('the small pictures hold every ready knot, each in a cell of its own', () =
 
 test('the core’s table of how knots stand is the one of the ready knots', () => {
   assert.equal(readFileSync(stancesFile, 'utf8'), stancesSource(index.knots));
-  const starts = enumerateKnots(9).map((knot) => index.knots[knotCode(knot)]?.otherStarts?.length);
+  const finer = enumerateKnots(9).map((knot) => index.knots[knotCode(knot)]?.finer?.length);
   assert.ok(
-    starts.every((count) => count === 2),
-    'each from three starts',
+    finer.every((count) => count === 2),
+    'each under three settings',
   );
 });

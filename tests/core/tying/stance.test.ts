@@ -19,11 +19,10 @@ test('every classic word to nine moves has its simulated stance, and the core gi
   }
 });
 
-test('the four-in-hand and the victoria lean, half-Windsor and nicky are level, the Windsor leans slightly at most, and of a disputed pair the one that is felt to lean more does', () => {
-  const level = ['Li Ro Ci Lo Ri Co T', 'Lo Ci Ro Li Co T'].map((word) => Math.abs(tilt(word)));
+test('the four-in-hand and the victoria lean, half-Windsor and Windsor are level, and of a disputed pair the one that is felt to lean more does', () => {
+  const level = ['Li Ro Ci Lo Ri Co T', 'Li Co Ri Lo Ci Ro Li Co T', 'Lo Ci Ro Li Co T'].map((word) => Math.abs(tilt(word)));
   const leaning = ['Li Ro Li Co T', 'Li Ro Li Ro Li Co T'].map((word) => Math.abs(tilt(word)));
   assert.ok(Math.max(...level) < 10 && Math.min(...leaning) > 10);
-  assert.ok(Math.abs(tilt('Li Co Ri Lo Ci Ro Li Co T')) < 18);
   assert.ok(Math.abs(tilt('Li Co Ri Lo Ri Co T')) > Math.abs(tilt('Li Co Li Ro Li Co T')));
 });
 

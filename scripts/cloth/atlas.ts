@@ -4,8 +4,8 @@ import { gunzipSync } from 'node:zlib';
 import { PNG } from 'pngjs';
 import type { ClothAtlas } from '../../src/contract/clothIndex.ts';
 import { unpackCloth } from '../../src/core/cloth/compact.ts';
-import { frontEdges, knotAlone } from '../../src/core/cloth/seen/alone.ts';
-import { paintCloth, type Rgb } from '../../src/core/cloth/seen/picture.ts';
+import { frontEdges, paintAlone } from '../../src/core/cloth/seen/alone.ts';
+import type { Rgb } from '../../src/core/cloth/seen/picture.ts';
 import { weaves } from '../../src/core/cloth/seen/weave.ts';
 import { readyFolder } from './readyFolder.ts';
 
@@ -22,7 +22,7 @@ export function writeAtlas(codes: readonly string[]): ClothAtlas {
   const atlas = new PNG({ width: columns * cell.widthPx, height: Math.ceil(codes.length / columns) * cell.heightPx, colorType: 4 });
   codes.forEach((code, i) => {
     const cloth = unpackCloth(gunzipSync(readFileSync(join(readyFolder, `${code}.bin.gz`))));
-    const pixels = paintCloth(knotAlone(cloth, bladeMm), {
+    const pixels = paintAlone(cloth, bladeMm, {
       ...cell,
       pxPerMm,
       centrePx: [cell.widthPx / 2, topPx + pxPerMm * frontEdges(cloth).top],

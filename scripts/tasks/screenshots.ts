@@ -19,6 +19,7 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
     path: '/',
     prepare: async (bench) => {
       await bench.choose('Client', 'Edrin');
+      await smallPicturesCome(bench);
     },
   },
   {
@@ -29,6 +30,7 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
       await bench.choose('Shirt', 'House white, cutaway');
       await (await bench.one('//label[normalize-space()="hung"]')).click();
       await (await bench.one('//label[normalize-space()="in"]')).click();
+      await smallPicturesCome(bench);
     },
   },
   {
@@ -37,6 +39,7 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
     prepare: async (bench) => {
       await bench.choose('Client', 'Pell');
       await bench.turnTo('Tie');
+      await smallPicturesCome(bench);
     },
   },
   {
@@ -104,6 +107,11 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
     },
   },
 ];
+
+/** Waits until the first of the ranked knots has its picture instead of its outline. */
+async function smallPicturesCome(bench: BenchPage): Promise<void> {
+  await bench.one('//*[@data-rank="1"]//*[local-name()="image"]');
+}
 
 const mostTyingMs = 180_000;
 

@@ -1,8 +1,7 @@
 import { expose, type Remote } from 'comlink';
 import type { SeenCloth } from '../core/cloth/compact.ts';
-import { frontEdges, knotAlone } from '../core/cloth/seen/alone.ts';
+import { frontEdges, paintAlone } from '../core/cloth/seen/alone.ts';
 import { type PaintedSize, paintRequest } from '../core/cloth/seen/paintRequest.ts';
-import { paintCloth } from '../core/cloth/seen/picture.ts';
 import type { Dyed } from '../core/tie/dyed.ts';
 
 let sheet: Promise<ImageBitmap> | undefined;
@@ -56,7 +55,7 @@ const pictureWorker = {
     const request = paintRequest(paint, size, 0, 'left');
     const image = context.createImageData(size.widthPx, size.heightPx);
     const centrePx = [size.widthPx / 2, topPx + request.pxPerMm * frontEdges(cloth).top] as const;
-    image.data.set(paintCloth(knotAlone(cloth, 0), { ...request, centrePx }));
+    image.data.set(paintAlone(cloth, 0, { ...request, centrePx }));
     context.putImageData(image, 0, 0);
     return canvas.convertToBlob();
   },

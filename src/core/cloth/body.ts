@@ -65,17 +65,27 @@ const leafStiffness = 0.02;
 const mostOutMm = 4;
 const softEdgeMm = 6;
 
+/** How far from the middle a leaf's edge is at a height, mm: all the way below the tips, and beyond it by less than nothing above the collar. */
+export function leafEdgeMm(y: number): number {
+  if (y < -tipsBelowMm) return Number.POSITIVE_INFINITY;
+  return (collar.tieSpaceMm + downTheLeaf(y) * (collar.collarSpreadMm - collar.tieSpaceMm)) / 2;
+}
+
+/** From 0 where the leaves' edges start to 1 at their tips. */
+function downTheLeaf(y: number): number {
+  return (edgeStartsMm - y) / (edgeStartsMm + tipsBelowMm);
+}
+
 /** Presses what lies under a buttoned collar's leaves back below them. `near` grows from 0 to 1, as the body comes near. */
 export function keepUnderCollar({ position: p, count }: ClothMesh, near: number): void {
   if (near <= 0) return;
   for (let i = 0; i < 3 * count; i += 3) {
     const y = p[i + 1] as number;
-    if (y > edgeStartsMm || y < -tipsBelowMm) continue;
-    const down = (edgeStartsMm - y) / (edgeStartsMm + tipsBelowMm);
+    if (y > edgeStartsMm) continue;
     const x = Math.abs(p[i] as number);
-    const covered = x - (collar.tieSpaceMm + down * (collar.collarSpreadMm - collar.tieSpaceMm)) / 2;
+    const covered = x - leafEdgeMm(y);
     if (covered <= 0) continue;
-    const leaf = shirtZMm + tipOffShirtMm + leafRoomMm * Math.sin(Math.PI * down) - (x * x) / chestRound;
+    const leaf = shirtZMm + tipOffShirtMm + leafRoomMm * Math.sin(Math.PI * downTheLeaf(y)) - (x * x) / chestRound;
     const out = Math.min(mostOutMm, (p[i + 2] as number) - leaf);
     if (out > 0) p[i + 2] = (p[i + 2] as number) - near * leafStiffness * out * Math.min(1, covered / softEdgeMm);
   }

@@ -1,6 +1,6 @@
 import type { ClothMesh } from './mesh.ts';
 import { nearestOnTriangle } from './nearest.ts';
-import { NearPairs } from './nearPairs.ts';
+import { NearPairs, squareApart } from './nearPairs.ts';
 
 /** Share of what is pressed in that one pass puts right. */
 const correction = 0.5;
@@ -27,12 +27,15 @@ export class Contacts {
   private readonly near: NearPairs;
   /** Distance of every point to the nearest cloth that it touches, before this step, mm. */
   private readonly room: Float64Array;
+  /** How far every point had come in this step before the pass, mm. */
+  private readonly moved: Float64Array;
   private readonly share = new Float64Array(3);
   private readonly shareBefore = new Float64Array(3);
 
   constructor(private readonly mesh: ClothMesh) {
     this.near = new NearPairs(mesh);
     this.room = new Float64Array(mesh.count);
+    this.moved = new Float64Array(mesh.count);
     this.isPressed = new Uint8Array(mesh.count);
   }
 
@@ -43,7 +46,7 @@ export class Contacts {
 
   /** One pass over all pairs that may touch: points too near a triangle are pushed off it, and it off them. */
   pass(): void {
-    const { near, room, mesh } = this;
+    const { near, room, moved, mesh } = this;
     const { point, face, bound, ends, faces, pointWay, faceWay } = near;
     const { corners } = faces;
     const { position: p, half } = mesh;
@@ -52,6 +55,7 @@ export class Contacts {
     room.fill(freeMm);
     this.isPressed.fill(0);
     near.advance();
+    for (let v = 0; v < moved.length; v++) moved[v] = Math.sqrt(squareApart(p, mesh.before, 3 * v));
     for (let k = 0; k < near.count; k++) {
       const i = point[k] as number;
       const f = face[k] as number;
@@ -74,7 +78,7 @@ export class Contacts {
 
   /** Pushes a point off a triangle, where it is too near. Returns how far apart they were beyond their thickness, mm. */
   private keepOff(v: number, w: number, t: number): number {
-    const { near, share, room, mesh } = this;
+    const { near, share, mesh } = this;
     const { position: p, half } = mesh;
     const a = near.faces.corners[t] as number;
     const b = near.faces.corners[t + 1] as number;
@@ -93,12 +97,7 @@ export class Contacts {
     this.touching++;
     if (depth > this.deepest) this.deepest = depth;
     if (depth > lightlyMm) this.press(v, w, a, b, c);
-    const free = Math.sqrt(this.squareBefore(v, w, a, b, c));
-    if (free < (room[v] as number)) room[v] = free;
-    if (free < (room[w] as number)) room[w] = free;
-    if (free < (room[a] as number)) room[a] = free;
-    if (free < (room[b] as number)) room[b] = free;
-    if (free < (room[c] as number)) room[c] = free;
+    if (d - this.movedAtMost(v, w, a, b, c) < freeMm) this.measureRoom(v, w, a, b, c);
     const own = v === w ? 1 : 0.5;
     const push = (correction * depth) / ((own + sa * sa + sb * sb + sc * sc) * d);
     const { pushed } = near;
@@ -134,13 +133,30 @@ export class Contacts {
     isPressed[c] = 1;
   }
 
-  /** Square of the distance from a point to a triangle as both were before this step. */
-  private squareBefore(v: number, w: number, a: number, b: number, c: number): number {
+  /** A point and a triangle have together come no further in this step than so many mm. */
+  private movedAtMost(v: number, w: number, a: number, b: number, c: number): number {
+    const { moved } = this;
+    const { pushed } = this.near;
+    const ofPoint = ((moved[v] as number) + (pushed[v] as number) + (moved[w] as number) + (pushed[w] as number)) / 2;
+    const ofA = (moved[a] as number) + (pushed[a] as number);
+    const ofB = (moved[b] as number) + (pushed[b] as number);
+    const ofC = (moved[c] as number) + (pushed[c] as number);
+    return ofPoint + Math.max(ofA, ofB, ofC);
+  }
+
+  /** How far a point and a triangle were apart before this step is room for all of them. */
+  private measureRoom(v: number, w: number, a: number, b: number, c: number): void {
+    const { room } = this;
     const { before: q } = this.mesh;
     const x = ((q[3 * v] as number) + (q[3 * w] as number)) / 2;
     const y = ((q[3 * v + 1] as number) + (q[3 * w + 1] as number)) / 2;
     const z = ((q[3 * v + 2] as number) + (q[3 * w + 2] as number)) / 2;
-    return nearestOnTriangle(q, x, y, z, 3 * a, 3 * b, 3 * c, this.shareBefore);
+    const free = Math.sqrt(nearestOnTriangle(q, x, y, z, 3 * a, 3 * b, 3 * c, this.shareBefore));
+    if (free < (room[v] as number)) room[v] = free;
+    if (free < (room[w] as number)) room[w] = free;
+    if (free < (room[a] as number)) room[a] = free;
+    if (free < (room[b] as number)) room[b] = free;
+    if (free < (room[c] as number)) room[c] = free;
   }
 
   /** Takes back what a point moved in this step beyond its share of the room it had. */

@@ -187,7 +187,7 @@ function mostApart(p: Float64Array, q: Float64Array): number {
   return Math.sqrt(most);
 }
 
-function squareApart(p: Float64Array, q: Float64Array, i: number): number {
+export function squareApart(p: Float64Array, q: Float64Array, i: number): number {
   const dx = (p[i] as number) - (q[i] as number);
   const dy = (p[i + 1] as number) - (q[i + 1] as number);
   const dz = (p[i + 2] as number) - (q[i + 2] as number);

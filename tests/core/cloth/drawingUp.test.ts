@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { keepUnderCollar, shirtZMm } from '../../../src/core/cloth/body.ts';
+import { keepUnderCollar, leafEdgeMm, shirtZMm } from '../../../src/core/cloth/body.ts';
 import { centrePanel, KnotPlace, pressToShirt, settle, squeezeBottom } from '../../../src/core/cloth/hands.ts';
 import { activePath, type LooseStrand, standingPath, type Vec3 } from '../../../src/core/cloth/loosePath.ts';
 import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh.ts';
@@ -216,6 +216,13 @@ test('a hand presses what lies before the shirt toward it, hardly, and not what 
   assert.ok((mesh.position[2] ?? 0) < 5 && (mesh.position[2] ?? 0) > 4.99);
   assert.equal(mesh.position[5], 5);
   assert.equal(mesh.position[8], shirtZMm - 1);
+});
+
+test('a leaf’s edge runs outward from the button to its tip, and below it there is none', () => {
+  assert.ok(leafEdgeMm(14) > 0 && leafEdgeMm(14) < 8);
+  for (let y = 40; y > -45; y -= 5) assert.ok(leafEdgeMm(y - 5) > leafEdgeMm(y), `at ${y} mm`);
+  assert.ok(leafEdgeMm(40) < 0);
+  assert.equal(leafEdgeMm(-60), Number.POSITIVE_INFINITY);
 });
 
 test('the collar’s leaves press back what stands out of them and leave the opening between them alone', () => {

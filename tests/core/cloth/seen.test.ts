@@ -9,7 +9,8 @@ import { stancesFile, stancesSource } from '../../../scripts/cloth/stances.ts';
 import type { ClothIndex } from '../../../src/contract/clothIndex.ts';
 import { unpackCloth } from '../../../src/core/cloth/compact.ts';
 import { referenceTie, referenceTying } from '../../../src/core/cloth/reference.ts';
-import { knotAlone } from '../../../src/core/cloth/seen/alone.ts';
+import { frontEdges, paintAlone } from '../../../src/core/cloth/seen/alone.ts';
+import { paintCloth } from '../../../src/core/cloth/seen/picture.ts';
 import { coverFace, emptyDepth } from '../../../src/core/cloth/seen/raster.ts';
 import { rescaledFor } from '../../../src/core/cloth/seen/rescale.ts';
 import { smoothSurface } from '../../../src/core/cloth/seen/surface.ts';
@@ -62,17 +63,65 @@ test('drawn for print, a knot is shapes of its colours, the nearest last, and it
   assert.ok(!/NaN|undefined/.test(svg));
 });
 
-test('alone, a knot has neither arms nor a long blade', () => {
-  const alone = knotAlone(halfWindsor, 9);
-  const span = ({ position }: { readonly position: Float64Array }, axis: number) => {
-    const values = [...position].filter((_, i) => i % 3 === axis);
-    return Math.max(...values) - Math.min(...values);
+test('alone, a knot shows its face, and of its arms and blade only what is next to it', () => {
+  const { widthPx, heightPx } = smallPicture;
+  const alone = paintAlone(halfWindsor, 9, smallPicture);
+  const whole = paintCloth(halfWindsor, smallPicture);
+  const isPainted = (pixels: Uint8ClampedArray, x: number, y: number) => (pixels[4 * (y * widthPx + x) + 3] ?? 0) > 0;
+  const count = (isCounted: (x: number, y: number) => boolean) => {
+    let sum = 0;
+    for (let y = 0; y < heightPx; y++) for (let x = 0; x < widthPx; x++) if (isCounted(x, y)) sum++;
+    return sum;
   };
-  assert.ok(span(alone.active, 1) < 90 && span(halfWindsor.active, 1) > 120);
-  assert.ok(alone.active.parts.filter((part) => part === 'arm').length < 6);
-  assert.ok(alone.active.parts.includes('band'));
-  assert.equal(alone.active.rest.length, alone.active.rows - 1);
+  const shown = count((x, y) => isPainted(alone, x, y));
+  assert.ok(shown > 3000, `${shown} pixels`);
+  const added = count((x, y) => isPainted(alone, x, y) && !isPainted(whole, x, y));
+  assert.ok(added < 5, `${added} pixels that the whole has not, beyond what a cut end rounds`);
+  const [aside, below] = [38 * smallPicture.pxPerMm, smallPicture.centrePx[1] + 62 * smallPicture.pxPerMm];
+  const isFar = (x: number, y: number) => Math.abs(x - smallPicture.centrePx[0]) > aside || y > below;
+  assert.ok(count((x, y) => isFar(x, y) && isPainted(whole, x, y)) > 2000);
+  assert.equal(
+    count((x, y) => isFar(x, y) && isPainted(alone, x, y)),
+    0,
+  );
+  const mirrored = paintAlone(halfWindsor, 9, { ...smallPicture, facing: false });
+  const differ = count((x, y) => isPainted(alone, x, y) !== isPainted(mirrored, widthPx - 1 - x, y));
+  assert.ok(differ < 0.02 * shown, `${differ} pixels of the mirrored picture differ`);
 });
+
+test('every ready knot stands alone in one piece', () => {
+  const [widthPx, heightPx] = [100, 95];
+  for (const code of Object.keys(index.knots)) {
+    const cloth = read(code);
+    const { top, bottom } = frontEdges(cloth);
+    assert.ok(top - bottom > 20 && top - bottom < 90 && top > 0, `${code}: from ${bottom} to ${top} mm`);
+    const alone = paintAlone(cloth, 9, { ...smallPicture, widthPx, heightPx, pxPerMm: 0.7, centrePx: [50, 40] });
+    const sizes = pieces(alone, widthPx, heightPx);
+    const painted = sizes.reduce((sum, size) => sum + size, 0);
+    assert.ok(painted > 400 && painted < 4000, `${code}: ${painted} of 9500 pixels`);
+    assert.ok(Math.max(...sizes) > 0.97 * painted, `${code} lies in pieces of ${sizes.join(', ')} pixels`);
+  }
+});
+
+/** How many pixels each piece of a picture has that hangs together. */
+function pieces(pixels: Uint8ClampedArray, widthPx: number, heightPx: number): number[] {
+  const isLeft = Uint8Array.from({ length: widthPx * heightPx }, (_, i) => ((pixels[4 * i + 3] ?? 0) > 0 ? 1 : 0));
+  const sizes: number[] = [];
+  isLeft.forEach((_, start) => {
+    const found = [start];
+    let size = 0;
+    for (let i = found.pop(); i !== undefined; i = found.pop()) {
+      if (isLeft[i] !== 1) continue;
+      isLeft[i] = 0;
+      size++;
+      if (i % widthPx > 0) found.push(i - 1);
+      if (i % widthPx < widthPx - 1) found.push(i + 1);
+      found.push(i - widthPx, i + widthPx);
+    }
+    if (size > 0) sizes.push(size);
+  });
+  return sizes;
+}
 
 test('a ready mesh becomes as large as the formulas make the knot in another tie', () => {
   const request = referenceTying(parseKnot('Li Ro Ci Lo Ri Co T'));

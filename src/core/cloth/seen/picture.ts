@@ -1,5 +1,5 @@
-import type { SeenCloth } from '../compact.ts';
-import { coverFace, emptyDepth } from './raster.ts';
+import type { SeenCloth, SeenStrand } from '../compact.ts';
+import { coverFace, type Depth, emptyDepth } from './raster.ts';
 import { type Surface, smoothSurface } from './surface.ts';
 import type { Weave } from './weave.ts';
 
@@ -28,36 +28,54 @@ const light: Rgb = unit([-0.35, 0.55, 0.75]);
 const gloss: Rgb = unit([light[0], light[1], light[2] + 1]);
 const shadowOfDepth = 0.011;
 
+/** A picture that is being painted: RGBA bytes, row by row, and how near the eye what is seen of each pixel is. */
+export interface Canvas {
+  readonly pixels: Uint8ClampedArray;
+  readonly depth: Depth;
+}
+
+export function emptyCanvas({ widthPx, heightPx }: PictureRequest): Canvas {
+  return { pixels: new Uint8ClampedArray(4 * widthPx * heightPx), depth: emptyDepth(widthPx, heightPx) };
+}
+
 /** A picture of a tied knot as RGBA bytes, row by row; what shows nothing is transparent. Later cloth hides earlier by its depth alone. */
 export function paintCloth(cloth: SeenCloth, request: PictureRequest): Uint8ClampedArray {
-  const { widthPx, heightPx } = request;
-  const pixels = new Uint8ClampedArray(4 * widthPx * heightPx);
-  const depth = emptyDepth(widthPx, heightPx);
-  for (const strand of [cloth.standing, cloth.active]) {
-    const surface = smoothSurface(strand, cloth.columns, finer);
-    const seen = project(surface, request);
-    const { columns, cloth: place } = surface;
-    for (let row = 0; row < surface.rows - 1; row++) {
-      for (let c = 0; c < columns - 1; c++) {
-        const v = row * columns + c;
-        const shade = shadeOf(seen, v, v + 1, v + columns, request.sheen, request.pxPerMm);
-        for (const [i, j, k] of [
-          [v, v + 1, v + columns],
-          [v + 1, v + columns + 1, v + columns],
-        ] as const)
-          coverFace(seen, i, j, k, depth, (at, u, w, q, z) => {
-            const across = u * (place[2 * i] as number) + w * (place[2 * j] as number) + q * (place[2 * k] as number);
-            const along = u * (place[2 * i + 1] as number) + w * (place[2 * j + 1] as number) + q * (place[2 * k + 1] as number);
-            const colour = seenColour(across, along, z, shade, request);
-            pixels[4 * at] = colour[0];
-            pixels[4 * at + 1] = colour[1];
-            pixels[4 * at + 2] = colour[2];
-            pixels[4 * at + 3] = 255;
-          });
-      }
+  const canvas = emptyCanvas(request);
+  for (const strand of [cloth.standing, cloth.active]) paintStrand(canvas, strand, cloth.columns, request, () => true);
+  return canvas.pixels;
+}
+
+/** Paints those rows of a strand that are wanted over what is on the canvas, where they are nearer. */
+export function paintStrand(
+  { pixels, depth }: Canvas,
+  strand: SeenStrand,
+  meshColumns: number,
+  request: PictureRequest,
+  isWanted: (row: number) => boolean,
+): void {
+  const surface = smoothSurface(strand, meshColumns, finer);
+  const seen = project(surface, request);
+  const { columns, cloth: place } = surface;
+  for (let row = 0; row < surface.rows - 1; row++) {
+    if (!isWanted(Math.floor(row / finer))) continue;
+    for (let c = 0; c < columns - 1; c++) {
+      const v = row * columns + c;
+      const shade = shadeOf(seen, v, v + 1, v + columns, request.sheen, request.pxPerMm);
+      for (const [i, j, k] of [
+        [v, v + 1, v + columns],
+        [v + 1, v + columns + 1, v + columns],
+      ] as const)
+        coverFace(seen, i, j, k, depth, (at, u, w, q, z) => {
+          const across = u * (place[2 * i] as number) + w * (place[2 * j] as number) + q * (place[2 * k] as number);
+          const along = u * (place[2 * i + 1] as number) + w * (place[2 * j + 1] as number) + q * (place[2 * k + 1] as number);
+          const colour = seenColour(across, along, z, shade, request);
+          pixels[4 * at] = colour[0];
+          pixels[4 * at + 1] = colour[1];
+          pixels[4 * at + 2] = colour[2];
+          pixels[4 * at + 3] = 255;
+        });
     }
   }
-  return pixels;
 }
 
 /** Every point in the picture: px from its top left corner, and mm toward the eye. */
@@ -102,8 +120,11 @@ export function shadeOf(seen: Float64Array, a: number, b: number, c: number, she
 export function seenColour(acrossMm: number, alongMm: number, z: number, { lit, shine }: Shade, { colours, weave }: PictureRequest): Rgb {
   const colour = colours[weave(acrossMm, alongMm)] ?? colours[0];
   const inward = Math.max(0.55, Math.min(1.05, 1 + shadowOfDepth * (z - 4)));
-  const of = (part: number) => 255 * Math.min(1, ((part / 255) * lit + shine) * inward);
-  return [of(colour[0]), of(colour[1]), of(colour[2])];
+  return [litPart(colour[0], lit, shine, inward), litPart(colour[1], lit, shine, inward), litPart(colour[2], lit, shine, inward)];
+}
+
+function litPart(part: number, lit: number, shine: number, inward: number): number {
+  return 255 * Math.min(1, ((part / 255) * lit + shine) * inward);
 }
 
 function unit([x, y, z]: Rgb): Rgb {

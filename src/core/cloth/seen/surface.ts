@@ -17,31 +17,13 @@ export interface Surface {
 export function smoothSurface({ rows, rest, position }: SeenStrand, columns: number, finer: number): Surface {
   const fineRows = (rows - 1) * finer + 1;
   const fineColumns = (columns - 1) * finer + 1;
-  const out = new Float64Array(3 * fineRows * fineColumns);
+  const across = refined(position, rows, columns, 3, 3 * columns, finer);
+  const out = refined(across, fineColumns, rows, 3 * fineColumns, 3, finer);
   const cloth = new Float64Array(2 * fineRows * fineColumns);
-  const along = [0];
-  for (let row = 0; row < rows - 1; row++) along.push((along[row] ?? 0) + (rest[row] ?? 0));
-  const point = (row: number, column: number, axis: number) => {
-    const r = Math.max(0, Math.min(rows - 1, row));
-    const c = Math.max(0, Math.min(columns - 1, column));
-    return position[3 * (r * columns + c) + axis] ?? 0;
-  };
+  let along = 0;
   for (let r = 0; r < fineRows; r++) {
-    const row = Math.min(rows - 2, Math.floor(r / finer));
-    const wr = weights(r / finer - row);
-    for (let c = 0; c < fineColumns; c++) {
-      const column = Math.min(columns - 2, Math.floor(c / finer));
-      const wc = weights(c / finer - column);
-      const at = r * fineColumns + c;
-      for (let axis = 0; axis < 3; axis++) {
-        let sum = 0;
-        for (let i = 0; i < 4; i++)
-          for (let j = 0; j < 4; j++) sum += (wr[i] ?? 0) * (wc[j] ?? 0) * point(row + i - 1, column + j - 1, axis);
-        out[3 * at + axis] = sum;
-      }
-      const share = r / finer - row;
-      cloth[2 * at + 1] = (along[row] ?? 0) + share * ((along[row + 1] ?? 0) - (along[row] ?? 0));
-    }
+    if (r > 0) along += (rest[Math.floor((r - 1) / finer)] ?? 0) / finer;
+    for (let c = 0; c < fineColumns; c++) cloth[2 * (r * fineColumns + c) + 1] = along;
     // Across, the cloth is as far from the middle as its threads are long.
     for (const way of [1, -1]) {
       let from = 0;
@@ -49,12 +31,45 @@ export function smoothSurface({ rows, rest, position }: SeenStrand, columns: num
       for (let step = 1; step <= middle; step++) {
         const a = r * fineColumns + middle + way * step;
         const b = a - way;
-        from += Math.sqrt([0, 1, 2].reduce((sum, axis) => sum + ((out[3 * a + axis] ?? 0) - (out[3 * b + axis] ?? 0)) ** 2, 0));
+        const x = (out[3 * a] ?? 0) - (out[3 * b] ?? 0);
+        const y = (out[3 * a + 1] ?? 0) - (out[3 * b + 1] ?? 0);
+        const z = (out[3 * a + 2] ?? 0) - (out[3 * b + 2] ?? 0);
+        from += Math.sqrt(x * x + y * y + z * z);
         cloth[2 * a] = way * from;
       }
     }
   }
   return { rows: fineRows, columns: fineColumns, position: out, cloth };
+}
+
+/**
+ * Points put between those of `lines` lines of `points` points of x, y, z each, which lie `stride` numbers apart in a line, the lines
+ * `lineStride`: in each line `finer` times as many, the lines as they lay to each other.
+ */
+function refined(from: Float64Array, lines: number, points: number, stride: number, lineStride: number, finer: number): Float64Array {
+  const fine = (points - 1) * finer + 1;
+  // Lines that lie side by side stay so; those that follow each other come to lie further apart.
+  const outLineStride = stride < lineStride ? stride * fine : lineStride;
+  const out = new Float64Array(3 * lines * fine);
+  for (let k = 0; k < fine; k++) {
+    const at = Math.min(points - 2, Math.floor(k / finer));
+    const [w0 = 0, w1 = 0, w2 = 0, w3 = 0] = weights(k / finer - at);
+    const before = Math.max(0, at - 1) * stride;
+    const here = at * stride;
+    const next = (at + 1) * stride;
+    const after = Math.min(points - 1, at + 2) * stride;
+    for (let line = 0; line < lines; line++) {
+      for (let axis = 0; axis < 3; axis++) {
+        const start = line * lineStride + axis;
+        out[line * outLineStride + k * stride + axis] =
+          w0 * (from[start + before] ?? 0) +
+          w1 * (from[start + here] ?? 0) +
+          w2 * (from[start + next] ?? 0) +
+          w3 * (from[start + after] ?? 0);
+      }
+    }
+  }
+  return out;
 }
 
 function weights(t: number): readonly number[] {

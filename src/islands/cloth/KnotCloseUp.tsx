@@ -15,6 +15,10 @@ export interface CloseUpProps {
   readonly onTurn: (degrees: number) => void;
 }
 
+/** While it is turned it is drawn in the screen's own pixels; once it rests, in so many to each of them across and down. */
+const finestRatio = 2;
+const restMs = 250;
+
 /**
  * The knot on its collar, to be turned. What draws it in light and shadow is fetched once the picture is in sight;
  * until then, and where the browser cannot draw so, the cloth alone is painted from the same mesh.
@@ -57,7 +61,11 @@ export function KnotCloseUp(props: CloseUpProps) {
     const at = canvas.current;
     if (typeof scene !== 'object' || !at) return;
     scene.turn(turn);
-    scene.draw(at.clientWidth, at.clientHeight, Math.min(2, devicePixelRatio));
+    const ratio = Math.min(finestRatio, devicePixelRatio);
+    scene.draw(at.clientWidth, at.clientHeight, ratio);
+    if (ratio === finestRatio) return;
+    const rest = setTimeout(() => scene.draw(at.clientWidth, at.clientHeight, finestRatio), restMs);
+    return () => clearTimeout(rest);
   }, [scene, turn, cloth, paint, blade, dress]);
 
   const drawn = typeof scene === 'object';

@@ -11,7 +11,7 @@ import {
   WebGLRenderer,
 } from 'three';
 import type { SeenCloth } from '../core/cloth/compact.ts';
-import { frontEdges } from '../core/cloth/seen/alone.ts';
+import { frontEdges } from '../core/cloth/seen/front.ts';
 import type { Collar } from '../core/collar/collar.ts';
 import type { Cloth } from '../drawing/cloth/cloth.ts';
 import { stripOf } from './cloth/strip.ts';

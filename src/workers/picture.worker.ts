@@ -1,6 +1,7 @@
 import { expose, type Remote } from 'comlink';
 import type { SeenCloth } from '../core/cloth/compact.ts';
-import { frontEdges, paintAlone } from '../core/cloth/seen/alone.ts';
+import { paintAlone } from '../core/cloth/seen/alone.ts';
+import { frontEdges } from '../core/cloth/seen/front.ts';
 import { type PaintedSize, paintRequest } from '../core/cloth/seen/paintRequest.ts';
 import type { Dyed } from '../core/tie/dyed.ts';
 

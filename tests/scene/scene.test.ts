@@ -6,7 +6,7 @@ import { gunzipSync } from 'node:zlib';
 import { Box3, BufferGeometry, type Group, Mesh, type MeshPhysicalMaterial, Vector3 } from 'three';
 import { readyFolder } from '../../scripts/cloth/readyFolder.ts';
 import { unpackCloth } from '../../src/core/cloth/compact.ts';
-import { frontEdges } from '../../src/core/cloth/seen/alone.ts';
+import { frontEdges } from '../../src/core/cloth/seen/front.ts';
 import { collarStyles } from '../../src/core/collar/styles.ts';
 import { rgbOf } from '../../src/core/colour/rgb.ts';
 import { fabricCodes } from '../../src/core/tie/fabrics.ts';
@@ -17,7 +17,8 @@ import { laidUnder } from '../../src/scene/cloth/underLeaves.ts';
 import { collarOf, leafDepth } from '../../src/scene/wearer/collar.ts';
 import { lapels, shirtFront } from '../../src/scene/wearer/torso.ts';
 
-const fourInHand = unpackCloth(gunzipSync(readFileSync(join(readyFolder, '4.1.bin.gz'))));
+const read = (code: string) => unpackCloth(gunzipSync(readFileSync(join(readyFolder, `${code}.bin.gz`))));
+const fourInHand = read('4.1');
 const striped = { fabric: 'woven-silk', pattern: 'stripe', colours: ['#203060', '#e0d0a0'] } as const;
 
 function meshesOf(group: Group): Mesh[] {
@@ -113,6 +114,24 @@ test('what the knot has at its sides lies under the collar’s leaves, its band 
   }
   assert.ok(moved > 0 && under > moved);
   assert.equal(leaf(0, 0), undefined, 'the opening is open');
+});
+
+test('an end that is hidden does not come out above the collar, and any other is as long as it was', () => {
+  const leaf = leafDepth(collarStyles['semi-spread']);
+  const hidden = read('h7.9-5');
+  const raisedMm = 3 - frontEdges(hidden).top;
+  const { active } = laidUnder(hidden, leaf, raisedMm);
+  for (let v = active.parts.indexOf('top') * hidden.columns; v < active.rows * hidden.columns; v++) {
+    const [x, y, z] = [0, 1, 2].map((axis) => active.position[3 * v + axis] ?? 0) as [number, number, number];
+    const depth = leaf(x, y + raisedMm);
+    if (depth !== undefined && y > frontEdges(hidden).top) assert.ok(z < depth, `at ${x}, ${y} it lies over the leaf`);
+  }
+  assert.ok(active.rows < hidden.active.rows && active.parts.includes('top'));
+  assert.equal(active.position.length, 3 * active.rows * hidden.columns);
+  assert.equal(active.rest.length, active.rows - 1);
+  const highest = Math.max(...active.position.filter((_, i) => i % 3 === 1 && i >= active.parts.indexOf('top') * 3 * hidden.columns));
+  assert.ok(highest + raisedMm < 45, `${highest + raisedMm} mm above the button`);
+  assert.equal(laidUnder(fourInHand, leaf, 0).active.rows, fourInHand.active.rows);
 });
 
 test('shirt and jacket are of their colours; buttons out of sight are left out, and a wider lapel is wider', () => {

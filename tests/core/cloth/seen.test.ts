@@ -9,7 +9,8 @@ import { stancesFile, stancesSource } from '../../../scripts/cloth/stances.ts';
 import type { ClothIndex } from '../../../src/contract/clothIndex.ts';
 import { unpackCloth } from '../../../src/core/cloth/compact.ts';
 import { referenceTie, referenceTying } from '../../../src/core/cloth/reference.ts';
-import { frontEdges, paintAlone } from '../../../src/core/cloth/seen/alone.ts';
+import { paintAlone } from '../../../src/core/cloth/seen/alone.ts';
+import { frontEdges } from '../../../src/core/cloth/seen/front.ts';
 import { paintCloth } from '../../../src/core/cloth/seen/picture.ts';
 import { coverFace, emptyDepth } from '../../../src/core/cloth/seen/raster.ts';
 import { rescaledFor } from '../../../src/core/cloth/seen/rescale.ts';
@@ -95,6 +96,9 @@ test('every ready knot stands alone in one piece', () => {
     const cloth = read(code);
     const { top, bottom } = frontEdges(cloth);
     assert.ok(top - bottom > 20 && top - bottom < 90 && top > 0, `${code}: from ${bottom} to ${top} mm`);
+    // An end that is led away up under the collar is not of the knot's height.
+    const { heightMm = 0, topMm = 0 } = index.knots[code]?.measures ?? {};
+    assert.ok(heightMm > 20 && heightMm < 80 && topMm > 28, `${code}: ${heightMm} mm high, ${topMm} wide`);
     const alone = paintAlone(cloth, 9, { ...smallPicture, widthPx, heightPx, pxPerMm: 0.7, centrePx: [50, 40] });
     const sizes = pieces(alone, widthPx, heightPx);
     const painted = sizes.reduce((sum, size) => sum + size, 0);

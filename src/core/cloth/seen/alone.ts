@@ -1,5 +1,6 @@
 import { leafEdgeMm } from '../body.ts';
-import type { SeenCloth, SeenStrand } from '../compact.ts';
+import type { SeenCloth } from '../compact.ts';
+import { frontEdges, frontOf } from './front.ts';
 import { type Canvas, emptyCanvas, type PictureRequest, paintStrand } from './picture.ts';
 
 /**
@@ -8,7 +9,8 @@ import { type Canvas, emptyCanvas, type PictureRequest, paintStrand } from './pi
  */
 export function paintAlone(cloth: SeenCloth, bladeMm: number, request: PictureRequest): Uint8ClampedArray {
   const { columns, active, standing } = cloth;
-  const isFront = frontRows(active, columns);
+  const front = frontOf(cloth);
+  const isFront = (row: number) => active.parts[row] === front;
   const canvas = emptyCanvas(request);
   paintStrand(canvas, standing, columns, request, () => true);
   paintStrand(canvas, active, columns, request, (row) => !isFront(row));
@@ -27,10 +29,10 @@ interface Leaves {
 function leavesAt(cloth: SeenCloth): Leaves {
   const { active, columns } = cloth;
   const { top, bottom } = frontEdges(cloth);
-  const isFront = frontRows(active, columns);
+  const front = frontOf(cloth);
   let [negativeMm, positiveMm] = [0, 0];
-  active.parts.forEach((_, row) => {
-    if (!isFront(row)) return;
+  active.parts.forEach((part, row) => {
+    if (part !== front) return;
     for (let i = 3 * row * columns; i < 3 * (row + 1) * columns; i += 3) {
       const [x, y] = [active.position[i] ?? 0, active.position[i + 1] ?? 0];
       if (y > top || y < (top + bottom) / 2) continue;
@@ -61,33 +63,4 @@ function wipe(
       depth.z[at] = Number.NEGATIVE_INFINITY;
     }
   }
-}
-
-/**
- * The rows of a knot's front: its band; where it has none, what falls over it; and where its end is led away under the collar,
- * its turns.
- */
-function frontRows({ parts, rows, position }: SeenStrand, columns: number): (row: number) => boolean {
-  const endY = position[3 * ((rows - 1) * columns + Math.floor(columns / 2)) + 1] ?? 0;
-  const front = parts.includes('band') ? 'band' : endY < 0 ? 'top' : 'turn';
-  return (row) => parts[row] === front;
-}
-
-const middleHalfMm = 12;
-
-/** Heights of the front's upper and lower edge in its middle over the middle of the winding, mm. */
-export function frontEdges(cloth: SeenCloth): { readonly top: number; readonly bottom: number } {
-  const { active, columns } = cloth;
-  const isFront = frontRows(active, columns);
-  let [top, bottom] = [Number.NEGATIVE_INFINITY, Number.POSITIVE_INFINITY];
-  active.parts.forEach((_, row) => {
-    if (!isFront(row)) return;
-    for (let c = 0; c < columns; c++) {
-      const at = 3 * (row * columns + c);
-      if (Math.abs(active.position[at] ?? 0) >= middleHalfMm) continue;
-      top = Math.max(top, active.position[at + 1] ?? 0);
-      bottom = Math.min(bottom, active.position[at + 1] ?? 0);
-    }
-  });
-  return top > bottom ? { top, bottom } : { top: 0, bottom: 0 };
 }

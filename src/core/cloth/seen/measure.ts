@@ -1,5 +1,6 @@
 import { neckRadiusMm, shirtZMm } from '../body.ts';
 import type { ClothMesh, Strand } from '../mesh.ts';
+import { frontPart } from './front.ts';
 
 /** What is read off a knot tied in cloth, mm and degrees; sides are the wearer's own, in his mirror. */
 export interface ClothMeasures {
@@ -21,23 +22,26 @@ const middleHalfMm = 8;
 /** Where no band tells, so much of the first turn counts to the arm that it comes from under the collar. */
 const rootMm = 16;
 
-/** Reads the measures off the rows of the knot itself, arms and hanging ends left out. */
+/** Reads the measures off the rows of the knot itself; arms and ends that hang or are led away are left out. */
 export function measureCloth(mesh: ClothMesh): ClothMeasures {
   const { position: p, columns, active } = mesh;
   const knot: number[] = [];
-  const band: number[] = [];
+  /** What passes across the front, where the knot does not end in a fall. */
+  const across: number[] = [];
   const first = firstRowOfFace(mesh);
+  const endY = p[3 * (active.first + (active.rows - 1) * columns + Math.floor(columns / 2)) + 1] ?? 0;
+  const facing = frontPart(active.parts, endY);
   for (let row = 0; row < active.rows; row++) {
     const part = active.parts[row];
-    if (part === 'arm' || part === 'hang' || part === 'tuck') continue;
+    if (part === 'arm' || part === 'hang' || part === 'tuck' || (part === 'top' && facing === 'turn')) continue;
     if (row < first) continue;
     for (let c = 0; c < columns; c++) {
       const v = active.first + row * columns + c;
       knot.push(v);
-      if (part === 'band') band.push(v);
+      if (part === facing && facing !== 'top') across.push(v);
     }
   }
-  const face = band.length > 0 ? band : knot;
+  const face = across.length > 0 ? across : knot;
   const of = (v: number, axis: number) => p[3 * v + axis] ?? 0;
   // The flanks of a band that leans stand higher and lower than its middle: its height is that of the middle.
   const middleX = face.reduce((sum, v) => sum + of(v, 0), 0) / face.length;

@@ -27,6 +27,9 @@ test('a knot’s page shows it tied in cloth on its collar, turned by the keys, 
   assert.ok((await pictured()) > 300, 'cloth, collar and shadow have many shades');
   for (let i = 0; i < 9; i++) await picture.sendKeys(Key.ARROW_RIGHT);
   assert.equal(await picture.getAttribute('aria-valuetext'), 'from his right');
+  const finer = () => driver.executeScript<boolean>('return arguments[0].width === 2 * arguments[0].clientWidth', picture);
+  await bench.waitFor(finer, 'once it rests it was not drawn in finer pixels');
+  assert.ok((await pictured()) > 300);
   await shows(/Simulated in this tie|Tying this tie/);
   await driver.wait(async () => /Simulated in this tie/.test(await bench.body()), 60_000, 'never tied');
   await bench.open('/knots/3.1');

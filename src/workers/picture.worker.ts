@@ -24,6 +24,8 @@ function wholeSheet(): Promise<ImageBitmap> {
 const rim = '#eef2f5';
 const rimBlurPx = 5;
 const rimPasses = 3;
+/** The blade is drawn below the picture; of the knot's own it ends so far above the lower edge that none stands out beside that. */
+const bladeMm = -2.5;
 
 function canvasOf(width: number, height: number) {
   const canvas = new OffscreenCanvas(width, height);
@@ -56,7 +58,7 @@ const pictureWorker = {
     const request = paintRequest(paint, size, 0, 'left');
     const image = context.createImageData(size.widthPx, size.heightPx);
     const centrePx = [size.widthPx / 2, topPx + request.pxPerMm * frontEdges(cloth).top] as const;
-    image.data.set(paintAlone(cloth, 0, { ...request, centrePx }));
+    image.data.set(paintAlone(cloth, bladeMm, { ...request, centrePx }));
     context.putImageData(image, 0, 0);
     return canvas.convertToBlob();
   },

@@ -1,5 +1,5 @@
 import type { Frame, KnotShape } from '../../core/index.ts';
-import type { KnotPicture } from './picture.ts';
+import { type KnotPicture, scaleOf } from './picture.ts';
 
 /** So much of a cell's edge is not shown, for what its neighbours let shine over. */
 const rimPx = 2;
@@ -11,18 +11,13 @@ interface KnotInClothProps {
   readonly frame: Frame;
 }
 
-/** A picture is drawn out in height against its width by so much at most either way. */
-const mostDrawnOut = 1.4;
-
 /** The picture of a knot tied in cloth, its upper edge at 0, in millimetres of the drawing it stands in. */
-export function KnotInCloth({ picture, shape, frame: { view, blade } }: KnotInClothProps) {
+export function KnotInCloth({ picture, shape, frame }: KnotInClothProps) {
   const { href, sheetPx, cellPx, pxPerMm, topPx } = picture;
   const [x, y, width, height] = cellPx;
-  const across = shape.topMm / picture.topMm;
-  const down = Math.max(across / mostDrawnOut, Math.min(across * mostDrawnOut, shape.heightMm / picture.heightMm));
-  const isMirrored = (view === 'facing') !== (blade === 'left');
+  const [across, down] = scaleOf(picture, shape, frame);
   return (
-    <g transform={`scale(${(isMirrored ? -across : across) / pxPerMm} ${down / pxPerMm}) translate(${-width / 2} ${-topPx})`}>
+    <g transform={`scale(${across / pxPerMm} ${down / pxPerMm}) translate(${-width / 2} ${-topPx})`}>
       <svg
         x={rimPx}
         y={rimPx}

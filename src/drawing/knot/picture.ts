@@ -1,3 +1,5 @@
+import type { Frame, KnotShape } from '../../core/index.ts';
+
 /** A knot tied in cloth, small, as one cell of a larger picture; as the wearer sees it in his mirror, the blade started on his right. */
 export interface KnotPicture {
   readonly href: string;
@@ -10,4 +12,21 @@ export interface KnotPicture {
   /** How wide the knot in it is at the top, and how high, mm. */
   readonly topMm: number;
   readonly heightMm: number;
+  /** From where to where across its foot reaches, out of which the blade comes, mm. */
+  readonly footMm?: readonly [fromMm: number, toMm: number] | undefined;
+}
+
+/** A picture is drawn out in height against its width by so much at most either way. */
+const mostDrawnOut = 1.4;
+
+/** How many times larger a picture is drawn across and down, for a knot of a shape; less than 0 across where it is mirrored. */
+export function scaleOf(
+  { topMm, heightMm }: KnotPicture,
+  shape: Pick<KnotShape, 'topMm' | 'heightMm'>,
+  { view, blade }: Frame,
+): readonly [across: number, down: number] {
+  const across = shape.topMm / topMm;
+  const down = Math.max(across / mostDrawnOut, Math.min(across * mostDrawnOut, shape.heightMm / heightMm));
+  const isMirrored = (view === 'facing') !== (blade === 'left');
+  return [isMirrored ? -across : across, down];
 }

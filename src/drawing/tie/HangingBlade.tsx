@@ -1,12 +1,13 @@
 import type { KnotShape, Tie } from '../../core/index.ts';
 import { clothFill } from '../cloth/cloth.ts';
 import { curve, polygon } from '../geometry/path.ts';
-import { endBelowKnot } from './outline.ts';
+import { endBelowKnot, type Foot, straightFromMm } from './outline.ts';
 
 interface HangingBladeProps {
   readonly id: string;
   readonly tie: Tie;
   readonly shape: KnotShape;
+  readonly foot: Foot;
   readonly tipMm: number;
   readonly sheen: number;
   /** How deep a dimple shows, 0 to 1. */
@@ -16,11 +17,12 @@ interface HangingBladeProps {
 }
 
 /** The blade below the knot, with its dimple. */
-export function HangingBlade({ id, tie, shape, tipMm, sheen, dimple, unbroken }: HangingBladeProps) {
-  const outline = polygon(endBelowKnot(tie, 'blade', shape.bottomMm * 0.96, shape.heightMm - 4, tipMm));
+export function HangingBlade({ id, tie, shape, foot, tipMm, sheen, dimple, unbroken }: HangingBladeProps) {
   const { heightMm: top } = shape;
-  const depth = 66;
+  const outline = polygon(endBelowKnot(tie, 'blade', foot, top - 4, tipMm));
+  const depth = straightFromMm;
   const half = shape.bottomMm * 0.1;
+  const slantDeg = (-180 / Math.PI) * Math.atan(foot.asideMm / depth);
   return (
     <g>
       <defs>
@@ -40,7 +42,7 @@ export function HangingBlade({ id, tie, shape, tipMm, sheen, dimple, unbroken }:
       <path d={outline} fill={clothFill(id, 'down')} />
       <path d={outline} fill={`url(#${id}-blade-round)`} />
       {!unbroken && <path d={outline} fill={`url(#${id}-blade-shade)`} />}
-      <g opacity={dimple}>
+      <g opacity={dimple} transform={`translate(${foot.asideMm} ${top}) skewX(${slantDeg}) translate(0 ${-top})`}>
         <path
           d={curve`M${-half} ${top} C${-half * 1.6} ${top + depth * 0.3} ${-half * 0.4} ${top + depth * 0.8} 0 ${top + depth} C${half * 0.7} ${top + depth * 0.7} ${half * 0.9} ${top + depth * 0.3} ${half * 0.6} ${top} Z`}
           fill="#000"

@@ -16,17 +16,26 @@ export type TieEnd = 'blade' | 'tail';
 
 /** Outline of an end hanging straight down at `x`: `lengthMm` of it, with its tip at `tipY`. */
 export function hangingEnd(tie: Tie, end: TieEnd, lengthMm: number, x: number, tipY: number): Pt[] {
-  return bothSides(stationsAbove(tie, end, lengthMm, tipY), x);
+  return bothSides(stationsAbove(tie, end, lengthMm, tipY), () => x);
 }
 
+/** Where an end comes out of a knot: the middle beside the wearer's own, and the width. */
+export interface Foot {
+  readonly asideMm: number;
+  readonly widthMm: number;
+}
+
+/** An end that comes out of its knot aside hangs in the middle from so far below it on, mm. */
+export const straightFromMm = 66;
+
 /**
- * An end below a knot: as wide as the knot's bottom where it comes out, spreading to its own
+ * An end below a knot: as wide as the knot's foot where it comes out, spreading to its own
  * width, tapering to the tip at `tipY`. `knotY` is the knot's bottom edge.
  */
-export function endBelowKnot(tie: Tie, end: TieEnd, knotBottomMm: number, knotY: number, tipY: number): Pt[] {
-  const spread = (y: number) => knotBottomMm / 2 + (y - knotY) * spreadPerMm;
+export function endBelowKnot(tie: Tie, end: TieEnd, { asideMm, widthMm }: Foot, knotY: number, tipY: number): Pt[] {
+  const spread = (y: number) => widthMm / 2 + (y - knotY) * spreadPerMm;
   const stations = stationsAbove(tie, end, tipY - knotY, tipY).map(({ y, halfMm }) => ({ y, halfMm: softMinimum(halfMm, spread(y)) }));
-  return bothSides(stations, 0);
+  return bothSides(stations, (y) => asideMm * Math.max(0, 1 - (y - knotY) / straightFromMm));
 }
 
 interface Station {
@@ -48,8 +57,8 @@ function softMinimum(a: number, b: number): number {
   return Math.max(0, Math.min(a, b) === 0 ? 0 : least);
 }
 
-function bothSides(stations: readonly Station[], x: number): Pt[] {
-  const right = stations.map(({ halfMm, y }): Pt => [x + halfMm, y]);
-  const left = stations.map(({ halfMm, y }): Pt => [x - halfMm, y]);
+function bothSides(stations: readonly Station[], middleAt: (y: number) => number): Pt[] {
+  const right = stations.map(({ halfMm, y }): Pt => [middleAt(y) + halfMm, y]);
+  const left = stations.map(({ halfMm, y }): Pt => [middleAt(y) - halfMm, y]);
   return [...right, ...left.reverse()];
 }

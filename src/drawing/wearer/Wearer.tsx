@@ -1,4 +1,4 @@
-import type { KnotPlan, PlanRequest } from '../../core/index.ts';
+import type { Frame, KnotPlan, KnotShape, PlanRequest } from '../../core/index.ts';
 import { fabrics } from '../../core/tie/fabrics.ts';
 import { patterns } from '../../core/tie/patterns.ts';
 import { ClothDefs } from '../cloth/ClothDefs.tsx';
@@ -7,10 +7,10 @@ import { collarLeaves } from '../collar/leaves.ts';
 import { polygon } from '../geometry/path.ts';
 import type { View } from '../geometry/view.ts';
 import { KnotInCloth } from '../knot/KnotInCloth.tsx';
-import type { KnotPicture } from '../knot/picture.ts';
+import { type KnotPicture, scaleOf } from '../knot/picture.ts';
 import { TiedKnot } from '../knot/TiedKnot.tsx';
 import { HangingBlade } from '../tie/HangingBlade.tsx';
-import { endBelowKnot } from '../tie/outline.ts';
+import { endBelowKnot, type Foot } from '../tie/outline.ts';
 import { CollarBand } from './CollarBand.tsx';
 import { Dressed, type DressedProps } from './Dressed.tsx';
 import { HungTie } from './HungTie.tsx';
@@ -32,7 +32,7 @@ export function Wearer(props: WearerProps) {
   const neckHalfMm = collarLeaves(request.shirt, request.client.neckMm).neckHalfMm;
   const behindWaistcoat = stage === 'tied' && (
     <path
-      d={polygon(endBelowKnot(request.tie, 'blade', plan.shape.bottomMm, plan.shape.heightMm, plan.tip.dropMm))}
+      d={polygon(endBelowKnot(request.tie, 'blade', { asideMm: 0, widthMm: plan.shape.bottomMm }, plan.shape.heightMm, plan.tip.dropMm))}
       fill="none"
       stroke="#fff"
       strokeOpacity={0.8}
@@ -58,14 +58,16 @@ function Tied({ id, request, plan, view, cloth, picture, neckHalfMm }: WearerPro
   const { tie } = request;
   const sheen = tie.fabric === 'satin' ? 1 : tie.fabric === 'wool' || tie.fabric === 'knit' ? 0 : 0.45;
   const dimple = patterns[tie.pattern].quiet ? fabrics[tie.fabric].dimple : fabrics[tie.fabric].dimple * 0.5;
-  const { bottomMm, heightMm } = plan.shape;
+  const { heightMm } = plan.shape;
   const isPanel = plan.properties.finish === 'open';
+  const frame = { view, blade: request.client.blade };
+  const foot = footOf(plan.shape, frame, picture);
   return (
     <g>
       <CollarBand id={id} request={request} plan={plan} view={view} neckHalfMm={neckHalfMm} />
       {plan.tail.dropMm > heightMm && (
         <path
-          d={polygon(endBelowKnot(tie, 'tail', bottomMm * 0.9, heightMm - 4, plan.tail.dropMm))}
+          d={polygon(endBelowKnot(tie, 'tail', { ...foot, widthMm: 0.94 * foot.widthMm }, heightMm - 4, plan.tail.dropMm))}
           fill={clothFill(id, 'down')}
           stroke="#000"
           strokeOpacity="0.5"
@@ -76,16 +78,25 @@ function Tied({ id, request, plan, view, cloth, picture, neckHalfMm }: WearerPro
         id={id}
         tie={tie}
         shape={plan.shape}
+        foot={foot}
         tipMm={plan.tip.dropMm}
         sheen={sheen}
         dimple={isPanel ? 0 : dimple}
         unbroken={isPanel}
       />
       {picture ? (
-        <KnotInCloth picture={picture} shape={plan.shape} frame={{ view, blade: request.client.blade }} />
+        <KnotInCloth picture={picture} shape={plan.shape} frame={frame} />
       ) : (
-        <TiedKnot id={id} word={plan.moves} shape={plan.shape} frame={{ view, blade: request.client.blade }} cloth={cloth} sheen={sheen} />
+        <TiedKnot id={id} word={plan.moves} shape={plan.shape} frame={frame} cloth={cloth} sheen={sheen} />
       )}
     </g>
   );
+}
+
+/** Where the blade comes out of the knot: out of the foot of the picture where there is one, otherwise out of the middle. */
+function footOf(shape: KnotShape, frame: Frame, picture: KnotPicture | undefined): Foot {
+  if (!picture?.footMm) return { asideMm: 0, widthMm: 0.96 * shape.bottomMm };
+  const [across] = scaleOf(picture, shape, frame);
+  const [from, to] = picture.footMm;
+  return { asideMm: (across * (from + to)) / 2, widthMm: Math.abs(across) * (to - from) };
 }

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { ClothIndex } from '../../contract/clothIndex.ts';
+import { frontFoot } from '../../core/cloth/seen/front.ts';
 import { knotCode } from '../../core/knot/code.ts';
 import { parseKnot } from '../../core/knot/parse.ts';
 import type { Cloth } from '../../drawing/cloth/cloth.ts';
@@ -110,6 +111,7 @@ export function useKnotInCloth(word: string | undefined, paint: Cloth): KnotPict
     topPx: aloneTopPx,
     topMm: measures.topMm,
     heightMm: measures.heightMm,
+    footMm: cloth ? frontFoot(cloth) : undefined,
   };
 }
 

@@ -10,7 +10,7 @@ import type { ClothIndex } from '../../../src/contract/clothIndex.ts';
 import { unpackCloth } from '../../../src/core/cloth/compact.ts';
 import { referenceTie, referenceTying } from '../../../src/core/cloth/reference.ts';
 import { paintAlone } from '../../../src/core/cloth/seen/alone.ts';
-import { frontEdges } from '../../../src/core/cloth/seen/front.ts';
+import { frontEdges, frontFoot } from '../../../src/core/cloth/seen/front.ts';
 import { paintCloth } from '../../../src/core/cloth/seen/picture.ts';
 import { coverFace, emptyDepth } from '../../../src/core/cloth/seen/raster.ts';
 import { rescaledFor } from '../../../src/core/cloth/seen/rescale.ts';
@@ -96,8 +96,11 @@ test('every ready knot stands alone in one piece', () => {
     const cloth = read(code);
     const { top, bottom } = frontEdges(cloth);
     assert.ok(top - bottom > 20 && top - bottom < 90 && top > 0, `${code}: from ${bottom} to ${top} mm`);
-    // An end that is led away up under the collar is not of the knot's height.
     const { heightMm = 0, topMm = 0 } = index.knots[code]?.measures ?? {};
+    assert.equal(frontFoot(cloth) === undefined, code.startsWith('o'), `${code}: only a panel has no foot`);
+    const [from, to] = frontFoot(cloth) ?? [0, 10];
+    assert.ok(to - from > 8 && to - from < topMm + 12 && from < 25 && to > -25, `${code}: its foot from ${from} to ${to}`);
+    // An end that is led away up under the collar is not of the knot's height.
     assert.ok(heightMm > 20 && heightMm < 80 && topMm > 28, `${code}: ${heightMm} mm high, ${topMm} wide`);
     const alone = paintAlone(cloth, 9, { ...smallPicture, widthPx, heightPx, pxPerMm: 0.7, centrePx: [50, 40] });
     const sizes = pieces(alone, widthPx, heightPx);

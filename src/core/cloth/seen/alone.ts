@@ -5,14 +5,14 @@ import { type Canvas, emptyCanvas, type PictureRequest, paintStrand } from './pi
 
 /**
  * A picture of a knot by itself from the front, as RGBA bytes: its front whole, and of what is behind only what shows between
- * the leaves of a collar that lie against the knot, down to `bladeMm` below it.
+ * the leaves of a collar that lie against the knot, down to `bladeMm` below it; with none of that the end behind is left out.
  */
 export function paintAlone(cloth: SeenCloth, bladeMm: number, request: PictureRequest): Uint8ClampedArray {
   const { columns, active, standing } = cloth;
   const front = frontOf(cloth);
   const isFront = (row: number) => active.parts[row] === front;
   const canvas = emptyCanvas(request);
-  paintStrand(canvas, standing, columns, request, () => true);
+  paintStrand(canvas, standing, columns, request, (row) => bladeMm > 0 || standing.parts[row] !== 'hang');
   paintStrand(canvas, active, columns, request, (row) => !isFront(row));
   wipe(canvas, leavesAt(cloth), frontEdges(cloth).bottom - bladeMm, request);
   paintStrand(canvas, active, columns, request, isFront);

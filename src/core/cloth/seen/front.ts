@@ -14,6 +14,29 @@ export function frontOf({ active: { parts, rows, position }, columns }: SeenClot
   return frontPart(parts, position[3 * ((rows - 1) * columns + Math.floor(columns / 2)) + 1] ?? 0);
 }
 
+/** The lowest part of the front is its foot. */
+const footShare = 0.15;
+
+/** From where to where across the front's foot reaches, mm: out of it comes the blade. A panel that falls over the knot runs on and has none. */
+export function frontFoot(cloth: SeenCloth): readonly [fromMm: number, toMm: number] | undefined {
+  const { active, columns } = cloth;
+  const front = frontOf(cloth);
+  if (front === 'top') return undefined;
+  const { top, bottom } = frontEdges(cloth);
+  const below = bottom + footShare * (top - bottom);
+  let [from, to] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  active.parts.forEach((part, row) => {
+    if (part !== front) return;
+    for (let i = 3 * row * columns; i < 3 * (row + 1) * columns; i += 3) {
+      const [x, y] = [active.position[i] ?? 0, active.position[i + 1] ?? 0];
+      if (y > below) continue;
+      from = Math.min(from, x);
+      to = Math.max(to, x);
+    }
+  });
+  return from < to ? [from, to] : undefined;
+}
+
 const middleHalfMm = 12;
 
 /** Heights of the front's upper and lower edge in its middle over the middle of the winding, mm. */

@@ -5,7 +5,6 @@ import { completeRequest, plan } from '../../src/core/index.ts';
 import { collarLeaves } from '../../src/drawing/collar/leaves.ts';
 import { jacketFronts } from '../../src/drawing/jacket/fronts.ts';
 import { knotFace } from '../../src/drawing/knot/face.ts';
-import { type KnotPicture, scaleOf } from '../../src/drawing/knot/picture.ts';
 import { endBelowKnot, halfWidths, straightFromMm } from '../../src/drawing/tie/outline.ts';
 import { walkLayout } from '../../src/drawing/walk/stretches.ts';
 import { anyTie } from '../support/arbitrary.ts';
@@ -84,16 +83,6 @@ test('an end that comes out of its knot aside hangs in the middle further down',
   const heights = [...new Set(outline.map(([, y]) => y))].sort((a, b) => a - b);
   assert.ok(Math.abs(middleAt(heights[0] ?? 0) - 7) < 1e-6);
   for (const y of heights.slice(1)) assert.ok(Math.abs(middleAt(y)) <= (y > 45 + straightFromMm ? 1e-6 : 7), `${y}`);
-});
-
-test('a knot in a picture is drawn as wide and high as it comes out, mirrored where it is looked at, and not out of its form', () => {
-  const picture: KnotPicture = { href: '', sheetPx: [1, 1], cellPx: [0, 0, 1, 1], pxPerMm: 1, topPx: 0, topMm: 60, heightMm: 45 };
-  const inMirror = { view: 'own', blade: 'right' } as const;
-  assert.deepEqual(scaleOf(picture, { topMm: 48, heightMm: 45 }, inMirror), [0.8, 1]);
-  assert.deepEqual(scaleOf(picture, { topMm: 48, heightMm: 45 }, { ...inMirror, view: 'facing' }), [-0.8, 1]);
-  assert.deepEqual(scaleOf(picture, { topMm: 48, heightMm: 45 }, { view: 'facing', blade: 'left' }), [0.8, 1]);
-  const [across, down] = scaleOf(picture, { topMm: 30, heightMm: 45 }, inMirror);
-  assert.ok(across === 0.5 && down < 1 && down > 0.5);
 });
 
 test('a tie’s outline keeps its measures, and its end hangs to the tip and no wider than it is', () => {

@@ -88,20 +88,21 @@ test('a mark is the picture where there is one, and the outline in its colour wh
   assert.match(mark(undefined), /<path[^>]*fill="#405060"/);
 });
 
+const closeUp = (of: KnotPicture | undefined, view: 'own' | 'facing' = 'facing') =>
+  renderToStaticMarkup(
+    createElement(CollarCloseUp, {
+      id: 'near',
+      request: completeRequest(question),
+      plan: knot.plan,
+      view,
+      cloth: { fabric: 'woven-silk', pattern: 'stripe', colours: ['#203040', '#d0c0a0'] },
+      shirtColour: '#ffffff',
+      jacketColour: null,
+      picture: of,
+    }),
+  );
+
 test('on the figure the picture takes the place of the drawn knot, and the measures stay', () => {
-  const closeUp = (of: KnotPicture | undefined) =>
-    renderToStaticMarkup(
-      createElement(CollarCloseUp, {
-        id: 'near',
-        request: completeRequest(question),
-        plan: knot.plan,
-        view: 'facing',
-        cloth: { fabric: 'woven-silk', pattern: 'stripe', colours: ['#203040', '#d0c0a0'] },
-        shirtColour: '#ffffff',
-        jacketColour: null,
-        picture: of,
-      }),
-    );
   const [pictured, drawn] = [closeUp(picture), closeUp(undefined)];
   assert.match(pictured, /<image href="blob:a-sheet"/);
   assert.doesNotMatch(pictured, /data-measure="knot-outline"/);
@@ -109,4 +110,26 @@ test('on the figure the picture takes the place of the drawn knot, and the measu
   const label = (markup: string) => /aria-label="(Close-up[^"]*)"/.exec(markup)?.[1];
   assert.equal(label(pictured), label(drawn));
   assert.ok(label(drawn)?.includes('per cent of the edge'));
+});
+
+test('on the figure the blade comes out of the picture’s foot, on the side where that stands', () => {
+  const topOfBlade = (of: KnotPicture | undefined, view: 'own' | 'facing') => {
+    const path = /<path d="([^"]*)" fill="url\(#near-blade-round\)"/.exec(closeUp(of, view))?.[1] ?? '';
+    const points = [...path.matchAll(/(-?[\d.]+)[, ](-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)] as const);
+    const top = Math.min(...points.map(([, y]) => y));
+    const across = points.filter(([, y]) => y < top + 0.01).map(([x]) => x);
+    return [Math.min(...across), Math.max(...across)] as const;
+  };
+  const scale = knot.plan.shape.topMm / picture.topMm;
+  const footed: KnotPicture = { ...picture, footMm: [-2, 16] };
+  const near = (found: readonly number[], wanted: readonly number[]) =>
+    assert.ok(
+      found.every((mm, i) => Math.abs(mm - (wanted[i] ?? 0)) < 1),
+      `${found} for ${wanted}`,
+    );
+  near(topOfBlade(footed, 'own'), [-2 * scale, 16 * scale]);
+  near(topOfBlade(footed, 'facing'), [-16 * scale, 2 * scale]);
+  const [from, to] = topOfBlade(picture, 'own');
+  assert.ok(Math.abs(from + to) < 0.01);
+  near([to - from], [0.96 * knot.plan.shape.bottomMm]);
 });

@@ -3,7 +3,7 @@ import { differencesInWords } from '../../core/field/compare.ts';
 import { type FieldAxis, type FieldAxisCode, fieldAxes } from '../../core/field/knotField.ts';
 import { formatKnot } from '../../core/index.ts';
 import { knotOfCode } from '../../core/knot/code.ts';
-import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
+import { CollarInCloth } from '../cloth/CollarInCloth.tsx';
 import { TurnedTogether } from '../cloth/TurnedTogether.tsx';
 import { dimpleOf } from '../cloth/useShownCloth.ts';
 import { drawnOn } from './drawnOn.ts';
@@ -57,7 +57,7 @@ function SideBySide({ codes, knots, request, values, units, client, onTake }: At
                   {knot.title}
                 </a>
                 <span className="figures block text-note text-soft">{knot.plan.moves}</span>
-                <CollarCloseUp
+                <CollarInCloth
                   {...drawnOn(request, values)}
                   id={`compare-${knot.code.replace('.', '-')}`}
                   plan={knot.plan}

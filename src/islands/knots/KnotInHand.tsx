@@ -4,9 +4,8 @@ import type { PlanRequest } from '../../core/index.ts';
 import { hardshipsOf } from '../../core/knot/difficulty.ts';
 import { endToSet } from '../../core/plan/setting.ts';
 import { formatLength, type LengthUnit } from '../../core/units/length.ts';
-import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
 import type { BenchValues } from '../bench/values.ts';
-import { useKnotInCloth } from '../cloth/useKnotPictures.ts';
+import { CollarInCloth } from '../cloth/CollarInCloth.tsx';
 import { drawnOn } from './drawnOn.ts';
 
 interface KnotInHandProps {
@@ -28,8 +27,6 @@ const mostCompared = 4;
 export function KnotInHand({ knot, knots, request, values, units, tray, onTray, onChoose, onTake }: KnotInHandProps) {
   const { plan, title, difficulty } = knot;
   const toSet = endToSet(plan.start);
-  const drawn = drawnOn(request, values);
-  const picture = useKnotInCloth(plan.moves, drawn.cloth);
   const inTray = tray.includes(knot.code);
   return (
     <section aria-label="The knot looked at">
@@ -39,7 +36,7 @@ export function KnotInHand({ knot, knots, request, values, units, tray, onTray, 
         </a>
       </h2>
       <p className="figures text-soft">{plan.moves}</p>
-      <CollarCloseUp {...drawn} id="in-hand" plan={plan} picture={picture} className="h-52 w-full" />
+      <CollarInCloth {...drawnOn(request, values)} id="in-hand" plan={plan} className="h-52 w-full" />
       <p className={plan.feasible ? 'text-follows' : 'text-outside'}>
         {plan.feasible
           ? `${toSet.name === 'blade' ? 'Blade’s tip' : 'Narrow tip'} at ${formatLength(toSet.dropMm, units)}; takes up ${formatLength(plan.takeUpMm, units)}.`

@@ -10,7 +10,7 @@ import { sayKnot } from '../../core/knot/say.ts';
 import { endToSet } from '../../core/plan/setting.ts';
 import { type LayerPlace, shownLayers } from '../../core/tying/face.ts';
 import { formatLength, type LengthUnit } from '../../core/units/length.ts';
-import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
+import { CollarInCloth } from '../cloth/CollarInCloth.tsx';
 import { TiedInCloth } from '../cloth/TiedInCloth.tsx';
 import { dimpleOf } from '../cloth/useShownCloth.ts';
 import { ReasonList } from '../controls/ReasonList.tsx';
@@ -75,7 +75,7 @@ function About({ knot, knots, request, values, units, client, onTake }: AtHand &
           </div>
           <div>
             <h2 className="border-b-2 border-ink font-medium">Measured on the collar</h2>
-            <CollarCloseUp {...drawnOn(request, values)} id="about" plan={plan} className="h-72 w-full" />
+            <CollarInCloth {...drawnOn(request, values)} id="about" plan={plan} className="h-72 w-full" />
           </div>
         </div>
       </div>

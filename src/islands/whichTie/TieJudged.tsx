@@ -6,6 +6,7 @@ import { type Judged, knotsInWords } from '../../core/rack/knotsInWords.ts';
 import { formatLength, type LengthUnit } from '../../core/units/length.ts';
 import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
 import { FrontFigure } from '../../drawing/wearer/FrontFigure.tsx';
+import { useKnotInCloth } from '../cloth/useKnotPictures.ts';
 import { ReasonList } from '../controls/ReasonList.tsx';
 
 interface TieJudgedProps {
@@ -70,7 +71,11 @@ interface PicturesProps {
 /** Drawing is the dear part of a change, so it is done only for what changed. */
 const Pictures = memo(function Pictures({ outfit, tie, judgement, shirtColour, jacketColour }: PicturesProps) {
   const request: PlanRequest = completeRequest({ ...outfit.question, tie });
-  const drawn = { request, plan: judgement.best, view: 'facing', cloth: tie, shirtColour, jacketColour } as const;
+  const { fabric, pattern, colours } = tie;
+  const cloth = { fabric, pattern, colours };
+  const plan = judgement.best;
+  const picture = useKnotInCloth(plan.moves, cloth);
+  const drawn = { request, plan, view: 'facing', cloth, picture, shirtColour, jacketColour } as const;
   return (
     <>
       <FrontFigure {...drawn} id="rack-front" stage="tied" className="h-92 w-full" />

@@ -47,6 +47,9 @@ test('the dimple is laid as the client likes it, or as is asked for here; where 
   await (await bench.one('//label[normalize-space()="two"]')).click();
   await bench.waitFor(async () => (await laid()) === 'two', 'no other dimple was chosen');
   await driver.wait(async () => /Simulated in this tie/.test(await bench.body()), 60_000, 'never tied with two');
+  await (await bench.one('//label[normalize-space()="none"]')).click();
+  await shows(/With the dimple as before for now\. Tying this tie/);
+  await driver.wait(async () => /Simulated in this tie/.test(await bench.body()), 60_000, 'never tied without one');
   await bench.open('/knots/o4.3');
   await bench.one('//canvas[@role="slider"]');
   assert.equal((await driver.findElements(By.css('input[type="radio"]'))).length, 0);

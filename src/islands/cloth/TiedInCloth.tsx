@@ -30,7 +30,7 @@ const dimples = [
 export function TiedInCloth({ knot, request, values, units, dimple }: TiedInClothProps) {
   const [turn, setTurn] = useState(0);
   const [laid, setLaid] = useState(dimple);
-  const { cloth, live, again, stop, dressed } = useShownCloth(knot, request, values, laid);
+  const { cloth, isBefore, live, again, stop, dressed } = useShownCloth(knot, request, values, laid);
   return (
     <section aria-label="Tied in cloth">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 border-b-2 border-ink">
@@ -50,7 +50,7 @@ export function TiedInCloth({ knot, request, values, units, dimple }: TiedInClot
       )}
       <div className="flex min-h-10 flex-wrap items-center gap-x-4 pt-1">
         <p className="text-note text-soft" role="status">
-          {tellLive(live, request, units, cloth !== undefined)}
+          {tellLive(live, request, units, isBefore ? 'this tie before' : cloth ? 'the usual cloth' : 'nothing')}
         </p>
         {live.kind === 'tying' && live.share > 0 && (
           <>
@@ -70,7 +70,15 @@ export function TiedInCloth({ knot, request, values, units, dimple }: TiedInClot
   );
 }
 
-function tellLive(live: LiveCloth, { tie }: PlanRequest, units: LengthUnit, isShown: boolean): string {
+type Meanwhile = 'this tie before' | 'the usual cloth' | 'nothing';
+
+const forNow: Readonly<Record<Meanwhile, string>> = {
+  'this tie before': 'With the dimple as before for now. ',
+  'the usual cloth': 'As in a tie of the usual cloth for now. ',
+  nothing: '',
+};
+
+function tellLive(live: LiveCloth, { tie }: PlanRequest, units: LengthUnit, shown: Meanwhile): string {
   const here = `this tie, ${formatLength(tie.bladeMm, units)} wide and ${formatLength(tie.thicknessMm, units, 'fine')} thick`;
   switch (live.kind) {
     case 'tied':
@@ -78,8 +86,8 @@ function tellLive(live: LiveCloth, { tie }: PlanRequest, units: LengthUnit, isSh
     case 'refused':
       return 'Tied in this tie it did not come out clean, so it is shown as in a tie of the usual cloth.';
     case 'stopped':
-      return isShown ? 'As in a tie of the usual cloth, drawn to this one’s size.' : 'Stopped.';
+      return shown === 'the usual cloth' ? 'As in a tie of the usual cloth, drawn to this one’s size.' : 'Stopped.';
     case 'tying':
-      return `${isShown ? 'As in a tie of the usual cloth for now. ' : ''}Tying ${here}: ${Math.round(100 * live.share)} %${live.attempt > 0 ? `, attempt ${live.attempt + 1}` : ''}`;
+      return `${forNow[shown]}Tying ${here}: ${Math.round(100 * live.share)} %${live.attempt > 0 ? `, attempt ${live.attempt + 1}` : ''}`;
   }
 }

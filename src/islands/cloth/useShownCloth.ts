@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { ClientRecord } from '../../contract/records/records.ts';
 import type { SeenCloth } from '../../core/cloth/compact.ts';
 import type { DimpleLaid } from '../../core/cloth/hands.ts';
@@ -17,20 +17,27 @@ export function dimpleOf(client: ClientRecord | null): DimpleLaid {
   return client?.dimple ?? 'off-centre';
 }
 
-/** What is to be shown of a knot in cloth just now: the ready mesh at this tie's size, and once it is tied this very tie. */
+/**
+ * What is to be shown of a knot in cloth just now: the ready mesh at this tie's size, and once it is tied this very tie; while only
+ * another dimple is being laid, this tie with the one before.
+ */
 export function useShownCloth(knot: FieldKnot, request: PlanRequest, values: BenchValues, dimple: DimpleLaid) {
   const ready = useQuery(readyClothQuery(knot.code)).data;
   const tying = useMemo(() => tyingOf(knot, request, dimple), [knot, request, dimple]);
   const { live, again, stop } = useLiveCloth(tying);
   const usual = useMemo((): SeenCloth | undefined => (ready ? rescaledFor(tying, ready) : undefined), [ready, tying]);
-  const cloth = live.kind === 'tied' ? live.cloth : usual;
+  const butForDimple = useMemo(() => JSON.stringify({ ...tying, dimple: undefined }), [tying]);
+  const [last, setLast] = useState<{ readonly of: string; readonly cloth: SeenCloth }>();
+  if (live.kind === 'tied' && live.cloth !== last?.cloth) setLast({ of: butForDimple, cloth: live.cloth });
+  const before = live.kind === 'tying' && last?.of === butForDimple ? last.cloth : undefined;
+  const cloth = live.kind === 'tied' ? live.cloth : (before ?? usual);
   const dressed = useMemo(() => {
     const { cloth: paint, shirtColour, jacketColour } = drawnOn(request, values);
     const { shirt, jacket, client } = request;
     const dress = { collar: shirt, buttonsMm: shirt.buttonsMm, shirtColour, jacketColour, lapelMm: jacket?.lapelMm ?? 0 };
     return { paint, blade: client.blade, dress };
   }, [request, values]);
-  return { cloth, live, again, stop, dressed };
+  return { cloth, isBefore: before !== undefined, live, again, stop, dressed };
 }
 
 function tyingOf({ plan }: FieldKnot, { client, shirt, tie }: PlanRequest, dimple: DimpleLaid): TyingRequest {

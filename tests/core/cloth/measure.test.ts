@@ -8,30 +8,29 @@ import { measureCloth } from '../../../src/core/cloth/seen/measure.ts';
 
 const wideMm = 40;
 
-/** A band across the front that rises by so many degrees, and a hanging end that does not count. */
-function band(degrees: number, lengthMm = 60, root: readonly Vec3[] = []): ClothMesh {
-  const rise = Math.tan((degrees * Math.PI) / 180);
-  const half = (lengthMm / 2) * Math.cos((degrees * Math.PI) / 180);
-  const points: Vec3[] = [-1, -0.5, 0, 0.5, 1].map((end) => [end * half, end * half * rise, 10]);
-  const front: Vec3 = [0, 0, 1];
-  const strand = (parts: Part[], line: Vec3[]): LooseStrand => ({
-    points: line,
-    normals: line.map(() => front),
-    parts,
-    moves: line.map(() => 1),
+/** A working strand of flat cloth that faces the front, and a hanging end that does not count. */
+function facingCloth(parts: readonly Part[], line: readonly Vec3[]): ClothMesh {
+  const strand = (of: readonly Part[], points: readonly Vec3[]): LooseStrand => ({
+    points: [...points],
+    normals: points.map((): Vec3 => [0, 0, 1]),
+    parts: [...of],
+    moves: points.map(() => 1),
   });
   const hanging: Vec3[] = [
     [0, -60, 0],
     [0, -200, 0],
   ];
-  const mesh = layLoose(
-    [strand([...root.map((): Part => 'turn'), ...points.map((): Part => 'band')], [...root, ...points]), strand(['hang', 'hang'], hanging)],
-    { rowMm: 3, columns: 9 },
-    wideMm,
-    () => 0,
-  );
+  const mesh = layLoose([strand(parts, line), strand(['hang', 'hang'], hanging)], { rowMm: 3, columns: 9 }, wideMm, () => 0);
   measureNormals(mesh, mesh.active);
   return mesh;
+}
+
+/** A band across the front that rises by so many degrees. */
+function band(degrees: number, lengthMm = 60, root: readonly Vec3[] = []): ClothMesh {
+  const rise = Math.tan((degrees * Math.PI) / 180);
+  const half = (lengthMm / 2) * Math.cos((degrees * Math.PI) / 180);
+  const points: Vec3[] = [-1, -0.5, 0, 0.5, 1].map((end) => [end * half, end * half * rise, 10]);
+  return facingCloth([...root.map((): Part => 'turn'), ...points.map((): Part => 'band')], [...root, ...points]);
 }
 
 test('the tilt is the band’s own, with its sign', () => {
@@ -55,6 +54,37 @@ test('cloth that comes down to the knot from an arm is not yet its face', () => 
     ]),
   );
   assert.ok(rooted.leftMm < 70, `${rooted.leftMm}`);
+});
+
+test('an end that is led away up under the collar is not of the knot, and one that falls over it is', () => {
+  const knot = (end: readonly Vec3[]): ClothMesh => {
+    // The first 16 mm count to the arm.
+    const turn: Vec3[] = [-46, -30, 0, 30].map((x) => [x, 0, 10]);
+    const throat: Vec3[] = [
+      [0, 55, -4],
+      [-40, 0, -6],
+    ];
+    const last: Vec3[] = [-30, 0, 30].map((x) => [x, 0, 14]);
+    const parts = [turn, throat, last, end].flatMap((points, i) =>
+      points.map((): Part => (['turn', 'throat', 'turn', 'top'] as const)[i] ?? 'top'),
+    );
+    return facingCloth(parts, [...turn, ...throat, ...last, ...end]);
+  };
+  const ledAway = measureCloth(
+    knot([
+      [60, 6, 5],
+      [100, 40, 0],
+    ]),
+  );
+  assert.ok(Math.abs(ledAway.heightMm - wideMm) < 8, `${ledAway.heightMm} mm high`);
+  assert.ok(ledAway.topMm > 55 && ledAway.topMm < 120, `${ledAway.topMm} mm wide`);
+  const falling = measureCloth(
+    knot([
+      [10, 20, 14],
+      [0, -70, 16],
+    ]),
+  );
+  assert.ok(falling.heightMm > wideMm + 15, `${falling.heightMm} mm high`);
 });
 
 /** A strand from the neck's side over the neck to the button, once round a finger of this radius where that is not 0, and down. */

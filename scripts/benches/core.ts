@@ -1,5 +1,5 @@
 import { Bench } from 'tinybench';
-import { knotField } from '../../src/core/field/knotField.ts';
+import { mappedKnots } from '../../src/core/knotMap/mappedKnots.ts';
 import { enumerateKnots, knotProperties, plan, takeUp } from '../../src/core/index.ts';
 import { supposeTie } from '../../src/core/tie/tie.ts';
 import { startFor } from '../../src/core/tying/start.ts';
@@ -29,7 +29,7 @@ export async function benchCore(): Promise<void> {
       for (const knot of toEleven) knotProperties(knot);
     })
     .add('the field for a new tie', () => {
-      knotField(question);
+      mappedKnots(question);
     });
   await bench.run();
   const [takeUps = 0, planning = 0, enumeration = 0, properties = 0, field = 0] = bench.tasks.map(median);

@@ -1,4 +1,4 @@
-import { benchOf } from '../machine/benchPage.ts';
+import { fittingPageOf } from '../machine/fittingPage.ts';
 import { openBrowser } from '../machine/browser.ts';
 import type { CrowdedStudio } from './crowdedStudio.ts';
 import { report } from './report.ts';
@@ -9,7 +9,7 @@ const mostTyingMs = 60_000;
 /** A knot on its collar, drawn by software: how long a frame takes while it is turned. */
 export async function benchScene({ address }: CrowdedStudio): Promise<void> {
   const browser = await openBrowser(1280, 800);
-  const page = benchOf(browser.driver, address);
+  const page = fittingPageOf(browser.driver, address);
   try {
     await page.open('/');
     await page.choose('Client', 'Tobiah');

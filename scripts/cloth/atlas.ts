@@ -3,11 +3,11 @@ import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { PNG } from 'pngjs';
 import type { ClothAtlas } from '../../src/contract/clothIndex.ts';
-import { unpackCloth } from '../../src/core/cloth/compact.ts';
-import { paintAlone } from '../../src/core/cloth/seen/alone.ts';
-import { frontEdges } from '../../src/core/cloth/seen/front.ts';
-import type { Rgb } from '../../src/core/cloth/seen/picture.ts';
-import { weaves } from '../../src/core/cloth/seen/weave.ts';
+import { unpackCloth } from '../../src/core/cloth/mesh/compact.ts';
+import { paintAlone } from '../../src/core/seen/alone.ts';
+import { frontEdges } from '../../src/core/seen/front.ts';
+import type { Rgb } from '../../src/core/seen/picture.ts';
+import { weaves } from '../../src/core/seen/weave.ts';
 import { readyFolder } from './readyFolder.ts';
 
 const cell = { widthPx: 232, heightPx: 180 } as const;

@@ -1,5 +1,5 @@
 import { referenceTie, referenceTying } from '../../src/core/cloth/reference.ts';
-import { type ClothMeasures, measureCloth } from '../../src/core/cloth/seen/measure.ts';
+import { type ClothMeasures, measureCloth } from '../../src/core/seen/measure.ts';
 import { tieInCloth } from '../../src/core/cloth/tieInCloth.ts';
 import { enumerateKnots, formatKnot, type Knot, takeUp } from '../../src/core/index.ts';
 import type { Tie } from '../../src/core/tie/tie.ts';

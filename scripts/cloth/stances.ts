@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ReadyKnot } from '../../src/contract/clothIndex.ts';
 import { referenceTying } from '../../src/core/cloth/reference.ts';
-import { type ClothMeasures, measureCloth } from '../../src/core/cloth/seen/measure.ts';
+import { type ClothMeasures, measureCloth } from '../../src/core/seen/measure.ts';
 import { tieInCloth } from '../../src/core/cloth/tieInCloth.ts';
 import { enumerateKnots } from '../../src/core/index.ts';
 import { knotCode } from '../../src/core/knot/code.ts';

@@ -1,5 +1,5 @@
 import { referenceTying } from '../../src/core/cloth/reference.ts';
-import { type ClothMeasures, measureCloth } from '../../src/core/cloth/seen/measure.ts';
+import { type ClothMeasures, measureCloth } from '../../src/core/seen/measure.ts';
 import { usualSetting } from '../../src/core/cloth/simulate.ts';
 import { tieInCloth } from '../../src/core/cloth/tieInCloth.ts';
 import { parseKnot } from '../../src/core/index.ts';

@@ -2,7 +2,7 @@ import { benchCloth } from '../benches/cloth.ts';
 import { benchCore } from '../benches/core.ts';
 import { withCrowdedStudio } from '../benches/crowdedStudio.ts';
 import { benchPlanEndpoint } from '../benches/planEndpoint.ts';
-import { benchRack } from '../benches/rack.ts';
+import { benchTies } from '../benches/ties.ts';
 import { benchScene } from '../benches/scene.ts';
 import { benchSearch } from '../benches/search.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
@@ -16,7 +16,7 @@ const parts = {
   records: () =>
     withCrowdedStudio(async (studio) => {
       await benchSearch(studio);
-      await benchRack(studio);
+      await benchTies(studio);
     }),
 } as const;
 

@@ -2,7 +2,7 @@ import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { PNG } from 'pngjs';
 import type { WebDriver } from 'selenium-webdriver';
-import { type BenchPage, benchOf } from '../machine/benchPage.ts';
+import { type FittingScreen, fittingPageOf } from '../machine/fittingPage.ts';
 import { openBrowser } from '../machine/browser.ts';
 import { buildIfNeeded } from '../machine/build.ts';
 import { startPassingCluster } from '../machine/cluster.ts';
@@ -13,7 +13,7 @@ import { createDatabase, prepareStudio } from '../machine/studio.ts';
 import { startWebServer } from '../machine/webServer.ts';
 
 /** One picture of each main view, from the demo studio. */
-const pictures: readonly { readonly name: string; readonly path: string; readonly prepare: (bench: BenchPage) => Promise<void> }[] = [
+const pictures: readonly { readonly name: string; readonly path: string; readonly prepare: (bench: FittingScreen) => Promise<void> }[] = [
   {
     name: 'bench',
     path: '/',
@@ -102,21 +102,21 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
     prepare: async (bench) => {
       const table =
         'label,length_mm,blade_mm,thickness_mm,colours\nHarbour plaid,1480,80,3.2,#5b3a2e #c9b98a\nKeel grey,1470,780,2.8,#6a7077\n';
-      await bench.bringIn('ties.csv', table);
+      await bench.importFile('ties.csv', table);
       await bench.one('//*[contains(text(), "at fault")]');
     },
   },
 ];
 
 /** Waits until the first of the ranked knots has its picture instead of its outline. */
-async function smallPicturesCome(bench: BenchPage): Promise<void> {
+async function smallPicturesCome(bench: FittingScreen): Promise<void> {
   await bench.one('//*[@data-rank="1"]//*[local-name()="image"]');
 }
 
 const mostTyingMs = 180_000;
 
 /** Waits until so many knots are shown in this very tie. */
-async function inCloth(bench: BenchPage, knots: number): Promise<void> {
+async function inCloth(bench: FittingScreen, knots: number): Promise<void> {
   await bench.one('//canvas[@data-drawn="true"]');
   const said = /Simulated in this tie|In this very tie/g;
   await bench.waitFor(async () => (await bench.body()).match(said)?.length === knots, 'it was never tied', mostTyingMs);
@@ -147,7 +147,7 @@ await runTask(async () => {
         const browser = await openBrowser(size.width, size.height);
         try {
           await fitViewport(browser.driver);
-          const bench = benchOf(browser.driver, web.address);
+          const bench = fittingPageOf(browser.driver, web.address);
           await bench.open(path);
           await prepare(bench);
           await settled(browser.driver);
@@ -171,7 +171,7 @@ async function fourInCloth(address: string): Promise<void> {
   for (const { client, tie, knot } of fourKnots) {
     const browser = await openBrowser(size.width, size.height);
     try {
-      const bench = benchOf(browser.driver, address);
+      const bench = fittingPageOf(browser.driver, address);
       await bench.open('/');
       await bench.choose('Client', client);
       await bench.choose('Tie', tie);

@@ -1,4 +1,4 @@
-import type { ClothMeasures } from '../core/cloth/seen/measure.ts';
+import type { ClothMeasures } from '../core/seen/measure.ts';
 import type { Stance } from '../core/tying/stance.ts';
 
 /** What is known of a ready mesh beside its bytes. */

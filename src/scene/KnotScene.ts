@@ -10,10 +10,10 @@ import {
   Scene,
   WebGLRenderer,
 } from 'three';
-import type { SeenCloth } from '../core/cloth/compact.ts';
-import { frontEdges } from '../core/cloth/seen/front.ts';
+import type { SeenCloth } from '../core/cloth/mesh/compact.ts';
+import { frontEdges } from '../core/seen/front.ts';
 import type { Collar } from '../core/collar/collar.ts';
-import type { Cloth } from '../drawing/cloth/cloth.ts';
+import type { FabricLook } from '../core/tie/fabricLook.ts';
 import { stripOf } from './cloth/strip.ts';
 import { laidUnder } from './cloth/underLeaves.ts';
 import { collarOf, leafDepth } from './wearer/collar.ts';
@@ -31,7 +31,7 @@ export interface SceneDress {
 
 export interface SceneKnot {
   readonly cloth: SeenCloth;
-  readonly paint: Cloth;
+  readonly paint: FabricLook;
   /** The side the working end started on: from the left the knot comes out as in a mirror. */
   readonly blade: 'right' | 'left';
   readonly dress: SceneDress | undefined;

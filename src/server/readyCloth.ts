@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { gunzip } from 'node:zlib';
-import { type SeenCloth, unpackCloth } from '../core/cloth/compact.ts';
+import { type SeenCloth, unpackCloth } from '../core/cloth/mesh/compact.ts';
 
 /** Where the built application keeps what it serves as it is. */
 const folder = join(process.cwd(), 'public', 'cloth');

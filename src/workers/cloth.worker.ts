@@ -1,5 +1,5 @@
 import { expose, type Remote } from 'comlink';
-import { packCloth, seenOf } from '../core/cloth/compact.ts';
+import { packCloth, seenOf } from '../core/cloth/mesh/compact.ts';
 import type { TyingRequest } from '../core/cloth/simulate.ts';
 import { tieInCloth } from '../core/cloth/tieInCloth.ts';
 

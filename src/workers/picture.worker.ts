@@ -1,9 +1,9 @@
 import { expose, type Remote } from 'comlink';
-import type { SeenCloth } from '../core/cloth/compact.ts';
-import { paintAlone } from '../core/cloth/seen/alone.ts';
-import { frontEdges } from '../core/cloth/seen/front.ts';
-import { type PaintedSize, paintRequest } from '../core/cloth/seen/paintRequest.ts';
-import type { Dyed } from '../core/tie/dyed.ts';
+import type { SeenCloth } from '../core/cloth/mesh/compact.ts';
+import { paintAlone } from '../core/seen/alone.ts';
+import { frontEdges } from '../core/seen/front.ts';
+import { type PaintedSize, paintRequest } from '../core/seen/paintRequest.ts';
+import type { FabricLook } from '../core/tie/fabricLook.ts';
 
 let sheet: Promise<ImageBitmap> | undefined;
 
@@ -53,7 +53,7 @@ const pictureWorker = {
   },
 
   /** A knot without arms and without blade, in its cloth, as its wearer sees it in his mirror, its upper edge `topPx` down. */
-  async paintAlone(cloth: SeenCloth, paint: Dyed, size: PaintedSize, topPx: number): Promise<Blob> {
+  async paintAlone(cloth: SeenCloth, paint: FabricLook, size: PaintedSize, topPx: number): Promise<Blob> {
     const { canvas, context } = canvasOf(size.widthPx, size.heightPx);
     const request = paintRequest(paint, size, 0, 'left');
     const image = context.createImageData(size.widthPx, size.heightPx);

@@ -40,7 +40,7 @@ test('a square’s colours change which ties it goes with', async () => {
   await bench.openRecord('squares', 'moss');
   await shows(/With the studio’s ties/);
   await shows(/Guild stripe[\s\S]*Picks up the tie’s colours|Picks up the tie’s colours[\s\S]*Guild stripe/);
-  await bench.bringIn(
+  await bench.importFile(
     'plain.bmp',
     bitmap(40, 40, () => [0xfc, 0xfc, 0xfb]),
   );

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { createElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { knotField } from '../../src/core/field/knotField.ts';
+import { mappedKnots } from '../../src/core/knotMap/mappedKnots.ts';
 import { completeRequest, frames, supposeTie } from '../../src/core/index.ts';
 import { KnotInCloth } from '../../src/drawing/knot/KnotInCloth.tsx';
 import { KnotMark } from '../../src/drawing/knot/KnotSilhouette.tsx';
@@ -24,7 +24,7 @@ const question = {
   tie: supposeTie({ lengthMm: 1470, bladeMm: 85, thicknessMm: 3.2 }),
   taste: { knots: 'all' },
 } as const;
-const [knot] = knotField(question);
+const [knot] = mappedKnots(question);
 assert.ok(knot);
 const inSvg = (element: Parameters<typeof renderToStaticMarkup>[0]) => renderToStaticMarkup(createElement('svg', null, element));
 const scaleOf = (markup: string) => (/scale\((-?[\d.]+) ([\d.]+)\)/.exec(markup) ?? []).slice(1).map(Number);

@@ -11,7 +11,7 @@ import { patternCodes } from '../../src/core/tie/patterns.ts';
 import { CollarSheet } from '../../src/drawing/collar/CollarSheet.tsx';
 import { HowTo } from '../../src/drawing/howto/HowTo.tsx';
 import { JacketSheet } from '../../src/drawing/jacket/JacketSheet.tsx';
-import { FoldedSquare } from '../../src/drawing/square/FoldedSquare.tsx';
+import { FoldedSquare } from '../../src/drawing/wardrobe/FoldedSquare.tsx';
 import { FlatTie, widthScale } from '../../src/drawing/tie/FlatTie.tsx';
 import { BodyFigure } from '../../src/drawing/wearer/BodyFigure.tsx';
 import { anyTie } from '../support/arbitrary.ts';

@@ -2,12 +2,12 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { createElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { paintRequest } from '../../src/core/cloth/seen/paintRequest.ts';
-import { weaves } from '../../src/core/cloth/seen/weave.ts';
-import { knotField } from '../../src/core/field/knotField.ts';
+import { paintRequest } from '../../src/core/seen/paintRequest.ts';
+import { weaves } from '../../src/core/seen/weave.ts';
+import { mappedKnots } from '../../src/core/knotMap/mappedKnots.ts';
 import { supposeTie } from '../../src/core/index.ts';
-import { useTurning } from '../../src/islands/cloth/useTurning.ts';
-import { FieldList } from '../../src/islands/knots/FieldList.tsx';
+import { useTurning } from '../../src/islands/seen/useTurning.ts';
+import { KnotTable } from '../../src/islands/knots/KnotTable.tsx';
 
 const size = { widthPx: 420, heightPx: 400, heightMm: 160 } as const;
 const silk = { fabric: 'woven-silk', pattern: 'stripe', colours: ['#102030', '#ffeedd'] } as const;
@@ -113,14 +113,14 @@ test('the side that is seen is told in words', () => {
 });
 
 test('the list shows a picture beside every knot that has one', () => {
-  const knots = knotField({
+  const knots = mappedKnots({
     client: { heightMm: 1780, neckMm: 395, frontDropMm: 455 },
     tie: supposeTie({ lengthMm: 1470, bladeMm: 85, thicknessMm: 3.2 }),
     taste: { knots: 'named' },
   });
   const pictured = new Set(knots.slice(0, 4).map(({ plan }) => plan.moves));
   const markup = renderToStaticMarkup(
-    createElement(FieldList, {
+    createElement(KnotTable, {
       knots,
       chosen: undefined,
       colour: '#405060',

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
-import { clearBench, keepBench, keptBench } from '../../src/islands/bench/keptBench.ts';
-import { dropDraft, keepDraft, keptDraft } from '../../src/islands/record/drafts.ts';
+import { clearBench, keepBench, keptBench } from '../../src/islands/atHand/kept.ts';
+import { dropDraft, keepDraft, keptDraft } from '../../src/islands/records/form/drafts.ts';
 
 const kept = new Map<string, string>();
 beforeEach(() => {

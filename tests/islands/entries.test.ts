@@ -3,13 +3,13 @@ import { randomUUID } from 'node:crypto';
 import test from 'node:test';
 import { kinds } from '../../src/contract/records/kinds.ts';
 import type { Wardrobe } from '../../src/contract/records/records.ts';
-import { freshBench } from '../../src/islands/bench/values.ts';
-import { hisOutfits } from '../../src/islands/brief/hisOutfits.ts';
-import { drawnTie } from '../../src/islands/record/drawnTie.ts';
-import { checkEntries, entriesOf, freshEntries } from '../../src/islands/record/entries.ts';
-import { drawnClient, drawnRequest } from '../../src/islands/record/pictures/drawnRequest.ts';
-import { Outage, Refusal } from '../../src/islands/records/http.ts';
-import { createQueryClient } from '../../src/islands/records/queries.ts';
+import { freshAtHand } from '../../src/islands/atHand/values.ts';
+import { clientsOutfits } from '../../src/islands/fitting/choose/brief/clientsOutfits.ts';
+import { drawnTie } from '../../src/islands/records/pictures/drawnTie.ts';
+import { checkEntries, entriesOf, freshEntries } from '../../src/islands/records/form/entries.ts';
+import { drawnClient, drawnRequest } from '../../src/islands/records/pictures/drawnRequest.ts';
+import { Outage, Refusal } from '../../src/islands/wire/http.ts';
+import { createQueryClient } from '../../src/islands/wire/queries.ts';
 
 const client = (changes: object) => ({ ...freshEntries('clients', {}), name: 'A', ...changes });
 const taking = (measure: string, mm: unknown, takenOn = '2026-11-25') => ({ measure, mm, how: 'tape', takenOn });
@@ -84,16 +84,16 @@ const wardrobe: Wardrobe = {
 };
 
 test('who has no outfits is judged in each of his shirts with each of his jackets; who has, in those', () => {
-  const bench = freshBench(wardrobe);
+  const bench = freshAtHand(wardrobe);
   assert.deepEqual(
-    hisOutfits(wardrobe, bench, 'cm').map(({ title }) => title),
+    clientsOutfits(wardrobe, bench, 'cm').map(({ title }) => title),
     ['Shirt a; Jacket x', 'Shirt a; Jacket y', 'Shirt b; Jacket x', 'Shirt b; Jacket y'],
   );
   const outfit = { ...kinds.outfits.fresh, ...owned('c'), clientId: 'c', id: 'o', label: 'Supper', shirtId: 'b', jacketId: null };
-  const [only, ...more] = hisOutfits({ ...wardrobe, outfits: [outfit] }, bench, 'cm');
+  const [only, ...more] = clientsOutfits({ ...wardrobe, outfits: [outfit] }, bench, 'cm');
   assert.deepEqual([only?.title, only?.pieces, more.length], ['Supper', 'Shirt b; no jacket', 0]);
   const walkIn = { ...bench, client: { id: null, label: 'Walk-in' } };
-  assert.equal(hisOutfits(wardrobe, walkIn, 'cm').length, 1, 'what stands on the bench');
+  assert.equal(clientsOutfits(wardrobe, walkIn, 'cm').length, 1, 'what stands on the bench');
 });
 
 test('outages are waited out however long, refusals are not asked again', () => {

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
-import { type HistoryAction, nextSteps, type Steps } from '../../src/islands/controls/useHistory.ts';
+import { type HistoryAction, nextSteps, type Steps } from '../../src/islands/records/form/useHistory.ts';
 
 const start: Steps = { past: [], present: '{"a":0,"b":0}', future: [], place: '', atMs: 0 };
 const state = (a: number, b: number) => JSON.stringify({ a, b });

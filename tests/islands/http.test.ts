@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { afterEach, mock, test } from 'node:test';
-import { ask, Outage, Refusal } from '../../src/islands/records/http.ts';
+import { ask, Outage, Refusal } from '../../src/islands/wire/http.ts';
 
 afterEach(() => mock.restoreAll());
 

@@ -5,18 +5,18 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import type { ImportReport } from '../../src/contract/exchange/report.ts';
 import { sayIn } from '../../src/contract/lengths.ts';
 import { kinds } from '../../src/contract/records/kinds.ts';
-import { knotField } from '../../src/core/field/knotField.ts';
-import { buyingBrief } from '../../src/core/rack/buyingBrief.ts';
-import { BriefInWords } from '../../src/islands/brief/BriefInWords.tsx';
-import { ServedOutfits } from '../../src/islands/brief/ServedOutfits.tsx';
-import { ReasonList } from '../../src/islands/controls/ReasonList.tsx';
-import { Report } from '../../src/islands/inAndOut/Report.tsx';
-import { FieldList } from '../../src/islands/knots/FieldList.tsx';
+import { mappedKnots } from '../../src/core/knotMap/mappedKnots.ts';
+import { buyingBrief } from '../../src/core/wardrobe/buyingBrief.ts';
+import { BriefInWords } from '../../src/islands/fitting/choose/brief/BriefInWords.tsx';
+import { ServedOutfits } from '../../src/islands/fitting/choose/brief/ServedOutfits.tsx';
+import { ReasonList } from '../../src/islands/ui/ReasonList.tsx';
+import { Report } from '../../src/islands/studio/ImportReport.tsx';
+import { KnotTable } from '../../src/islands/knots/KnotTable.tsx';
 import { filterLabels, noFilters, passes } from '../../src/islands/knots/filters.ts';
-import { Neighbours } from '../../src/islands/knots/KnotInHand.tsx';
-import { Merge } from '../../src/islands/record/Merge.tsx';
-import { drawnRequest } from '../../src/islands/record/pictures/drawnRequest.ts';
-import { OpeningInWords } from '../../src/islands/record/pictures/OpeningInWords.tsx';
+import { Neighbours } from '../../src/islands/knots/KnotPanel.tsx';
+import { Merge } from '../../src/islands/records/form/Merge.tsx';
+import { drawnRequest } from '../../src/islands/records/pictures/drawnRequest.ts';
+import { OpeningInWords } from '../../src/islands/records/pictures/OpeningInWords.tsx';
 import { question } from '../support/ties.ts';
 
 /** What a view says, without its marks. */
@@ -94,11 +94,11 @@ test('two people’s changes stand side by side; a clash has to be chosen before
   assert.doesNotMatch(apart, /type="radio"|disabled=""/);
 });
 
-const field = knotField(question);
+const field = mappedKnots(question);
 
 test('the list says every measure of every knot, in the reader’s unit', () => {
   const list = says(
-    createElement(FieldList, {
+    createElement(KnotTable, {
       knots: field,
       chosen: '4.1',
       colour: '#8c2230',

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { keyLabel, shortcuts } from '../../src/islands/controls/shortcuts.ts';
+import { keyLabel, shortcuts } from '../../src/islands/device/shortcuts.ts';
 
 const all = Object.values(shortcuts);
 

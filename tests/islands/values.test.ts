@@ -13,7 +13,7 @@ import type {
   Wardrobe,
 } from '../../src/contract/records/records.ts';
 import { completeRequest, plan } from '../../src/core/index.ts';
-import { benchOfFitting, freshBench, withAim, withClient, withJacket, withShirt, withTie } from '../../src/islands/bench/values.ts';
+import { atHandOfFitting, freshAtHand, withAim, withClient, withJacket, withShirt, withTie } from '../../src/islands/atHand/values.ts';
 import { tieA, tieB } from '../support/ties.ts';
 
 const kept = { version: 1, archived: false, note: '' };
@@ -79,7 +79,7 @@ const wardrobe: Wardrobe = {
 };
 
 test('an outfit puts its pieces and the belt line of its trousers on; another shirt ends it', () => {
-  const bench = freshBench({ ...wardrobe, outfits: [outfit] });
+  const bench = freshAtHand({ ...wardrobe, outfits: [outfit] });
   assert.deepEqual([bench.outfit?.label, bench.shirt.id, bench.jacket], ['Supper', 's1', null]);
   assert.deepEqual([bench.question.client.frontDropMm, bench.question.client.beltHeightMm], [470, 50]);
   assert.equal(withShirt(bench, { ...shirt, id: 's2' }).outfit, null);
@@ -87,7 +87,7 @@ test('an outfit puts its pieces and the belt line of its trousers on; another sh
 
 test('a client brings his habits: his knot, his likings, his aim on his belt', () => {
   const habits = { ownKnot: 'Lo Ci Ro Li Co T', symmetry: 'relaxed', neckBand: 'tolerated', practice: 'new', aim: 'belt-middle' } as const;
-  const bench = withClient(freshBench(wardrobe), { ...client, ...habits, beltHeightMm: 40 }, wardrobe);
+  const bench = withClient(freshAtHand(wardrobe), { ...client, ...habits, beltHeightMm: 40 }, wardrobe);
   assert.equal(bench.knot, 'Lo Ci Ro Li Co T');
   const { symmetry, neckBand, practice, knots } = bench.question.taste;
   assert.deepEqual([symmetry, neckBand, practice, knots], ['relaxed', 'tolerated', 'new', 'named']);
@@ -97,7 +97,7 @@ test('a client brings his habits: his knot, his likings, his aim on his belt', (
 });
 
 test('a client who was never measured has empty fields, not wrong ones', () => {
-  const bench = withClient(freshBench(wardrobe), { ...client, measures: [] }, wardrobe);
+  const bench = withClient(freshAtHand(wardrobe), { ...client, measures: [] }, wardrobe);
   assert.deepEqual([bench.question.client.heightMm, bench.question.client.neckMm, bench.question.client.frontDropMm], ['', '', null]);
   assert.deepEqual(
     checkPlanQuestion(bench.question).faults?.map(({ path }) => path),
@@ -106,7 +106,7 @@ test('a client who was never measured has empty fields, not wrong ones', () => {
 });
 
 test('a fresh bench dresses the first client in what is his own', () => {
-  const bench = freshBench(wardrobe);
+  const bench = freshAtHand(wardrobe);
   assert.deepEqual([bench.client.id, bench.shirt.id, bench.jacket?.id, bench.tie.id], ['c1', 's1', 'j1', 't1']);
   assert.deepEqual(bench.cloth, { tie: ['#8c2230'], shirt: '#ffffff', jacket: '#222244' });
   assert.equal(bench.question.jacket?.waistcoat, true);
@@ -114,25 +114,25 @@ test('a fresh bench dresses the first client in what is his own', () => {
 });
 
 test('a studio that keeps nothing has a bench with usual measures', () => {
-  const bench = freshBench({ ...wardrobe, client: null, shirts: [], jackets: [], ties: [] });
+  const bench = freshAtHand({ ...wardrobe, client: null, shirts: [], jackets: [], ties: [] });
   assert.deepEqual([bench.client.id, bench.client.label, bench.jacket], [null, 'Walk-in', null]);
   assert.ok(checkPlanQuestion(bench.question).value);
 });
 
 test('another client keeps the shirt and tie at hand where he has none, but takes the jacket off', () => {
-  const bench = withClient(freshBench(wardrobe), other, wardrobe);
+  const bench = withClient(freshAtHand(wardrobe), other, wardrobe);
   assert.deepEqual([bench.client.id, bench.shirt.id, bench.jacket, bench.tie.id], ['c2', 's1', null, 't1']);
   assert.equal(bench.question.client.frontDropMm, null);
   assert.equal(bench.cloth.jacket, null);
 });
 
 test('a new client starts without the knot and the note of the one before', () => {
-  const bench = withClient({ ...freshBench(wardrobe), knot: 'Li Ro Li Co T', note: 'his' }, other, wardrobe);
+  const bench = withClient({ ...freshAtHand(wardrobe), knot: 'Li Ro Li Co T', note: 'his' }, other, wardrobe);
   assert.deepEqual([bench.knot, bench.note], [null, '']);
 });
 
 test('each piece is exchanged by itself', () => {
-  const bench = freshBench(wardrobe);
+  const bench = freshAtHand(wardrobe);
   const tied = withTie(bench, house);
   assert.deepEqual([tied.tie.label, tied.question.tie.bladeMm, tied.cloth.tie], ['House', 60, ['#123456', '#ffffff']]);
   assert.equal(tied.question.shirt, bench.question.shirt);
@@ -144,7 +144,7 @@ test('each piece is exchanged by itself', () => {
 });
 
 test('only the measures go into the question, not the record around them', () => {
-  const { question } = freshBench(wardrobe);
+  const { question } = freshAtHand(wardrobe);
   assert.deepEqual(Object.keys(question.client).sort(), [
     'beltHeightMm',
     'blade',
@@ -159,7 +159,7 @@ test('only the measures go into the question, not the record around them', () =>
 });
 
 test('a saved fitting lays the bench out as it was, with its aim by name where it has one', () => {
-  const before = withAim(freshBench(wardrobe), 'finger-above');
+  const before = withAim(freshAtHand(wardrobe), 'finger-above');
   const { value } = checkPlanQuestion(before.question);
   assert.ok(value);
   const fitting: Fitting = {
@@ -179,8 +179,8 @@ test('a saved fitting lays the bench out as it was, with its aim by name where i
     note: 'a note',
     createdAt: '2026-10-30T17:20:00Z',
   };
-  const opened = benchOfFitting(fitting);
+  const opened = atHandOfFitting(fitting);
   assert.deepEqual(opened, { ...before, knot: 'Li Ro Li Co T', note: 'a note' });
-  const odd = benchOfFitting({ ...fitting, request: { ...fitting.request, aim: { offsetMm: 3, aboveMm: 4, belowMm: 5 } } });
+  const odd = atHandOfFitting({ ...fitting, request: { ...fitting.request, aim: { offsetMm: 3, aboveMm: 4, belowMm: 5 } } });
   assert.equal(odd.aim, 'own');
 });

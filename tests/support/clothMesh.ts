@@ -1,5 +1,5 @@
-import type { SeenCloth, SeenStrand } from '../../src/core/cloth/compact.ts';
-import { type ClothMesh, meshOf, type Strand, strandOf } from '../../src/core/cloth/mesh.ts';
+import type { SeenCloth, SeenStrand } from '../../src/core/cloth/mesh/compact.ts';
+import { type ClothMesh, meshOf, type Strand, strandOf } from '../../src/core/cloth/mesh/mesh.ts';
 
 /** A mesh that was kept for looking at, as one that can be checked again. */
 export function meshFrom({ columns, active, standing }: SeenCloth): ClothMesh {

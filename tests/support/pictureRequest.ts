@@ -1,5 +1,5 @@
-import type { PictureRequest } from '../../src/core/cloth/seen/picture.ts';
-import { weaves } from '../../src/core/cloth/seen/weave.ts';
+import type { PictureRequest } from '../../src/core/seen/picture.ts';
+import { weaves } from '../../src/core/seen/weave.ts';
 
 /** A small picture of a knot in two colours, as an onlooker sees it from the front. */
 export const smallPicture: PictureRequest = {

@@ -1,12 +1,12 @@
 import { after, before } from 'node:test';
-import { type BenchPage, benchOf } from '../../scripts/machine/benchPage.ts';
+import { type FittingScreen, fittingPageOf } from '../../scripts/machine/fittingPage.ts';
 import { type Browser, openBrowser } from '../../scripts/machine/browser.ts';
 import { type App, startApp } from './app.ts';
 
 export interface Screen {
   app: App;
   driver: Browser['driver'];
-  bench: BenchPage;
+  bench: FittingScreen;
   /** The bench as a new person finds it: nothing remembered on the device. */
   startAfresh: () => Promise<void>;
 }
@@ -20,7 +20,7 @@ export function openScreen(prepare?: (app: App) => Promise<unknown>): Screen {
     await prepare?.(screen.app);
     browser = await openBrowser();
     screen.driver = browser.driver;
-    screen.bench = benchOf(browser.driver, screen.app.address);
+    screen.bench = fittingPageOf(browser.driver, screen.app.address);
     screen.startAfresh = async () => {
       await screen.driver.get(`${screen.app.address}/icon.svg`);
       await screen.driver.executeScript('sessionStorage.clear(); localStorage.clear();');

@@ -4,17 +4,17 @@ import { tieFrom } from '../tie/turned.ts';
 import { compressedThickness } from '../tie/width.ts';
 import { bundleOf } from '../tying/takeUp.ts';
 import { windingOf } from '../tying/winding.ts';
-import { keepOffBody, keepUnderCollar } from './body.ts';
-import { Contacts } from './contact.ts';
-import { type Crease, measureNormals, sweep } from './elastic.ts';
-import { type Folding, foldingOf, type Placing, setWidths } from './folds.ts';
-import { centrePanel, creaseOf, type DimpleLaid, KnotPlace, pressToShirt, settle, squeezeBottom } from './hands.ts';
-import { activePath, standingPath } from './loosePath.ts';
-import { type ClothMesh, type Grid, laidRowsMm, layLoose, type Strand } from './mesh.ts';
-import { Pins, pinnedRows } from './pins.ts';
-import { Pull } from './pull.ts';
-import { randomFrom } from './random.ts';
-import { followFreedom, takeAway } from './tighten.ts';
+import { keepOffBody, keepUnderCollar } from './forces/body.ts';
+import { Contacts } from './contact/contacts.ts';
+import { type Crease, measureNormals, sweep } from './forces/elastic.ts';
+import { type Folding, foldingOf, type Placing, setWidths } from './forces/folds.ts';
+import { centrePanel, creaseOf, type DimpleLaid, KnotPlace, pressToShirt, settle, squeezeBottom } from './forces/imposed.ts';
+import { activePath, standingPath } from './mesh/loosePath.ts';
+import { type ClothMesh, type Grid, laidRowsMm, layLoose, type Strand } from './mesh/mesh.ts';
+import { Pins, pinnedRows } from './forces/pins.ts';
+import { Pull } from './forces/pull.ts';
+import { randomFrom } from './mesh/random.ts';
+import { followFreedom, takeAway } from './forces/tighten.ts';
 
 export interface TyingRequest {
   readonly knot: Knot;

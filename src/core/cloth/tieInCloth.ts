@@ -1,8 +1,8 @@
-import { crossings } from './crossings.ts';
-import { clothInKnot } from './folds.ts';
-import type { ClothMesh } from './mesh.ts';
+import { crossings } from './check/crossings.ts';
+import { clothInKnot } from './forces/folds.ts';
+import type { ClothMesh } from './mesh/mesh.ts';
 import { type Setting, Simulation, type TyingRequest, usualSetting } from './simulate.ts';
-import { knotPrint, sameKnot } from './topology.ts';
+import { knotPrint, sameKnot } from './check/topology.ts';
 
 /** What became of a knot tied in cloth. */
 export type Tied =

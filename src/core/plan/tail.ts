@@ -20,7 +20,7 @@ const behindBladeMm = 10;
 const handholdMm = 60;
 
 /** Everything about a tied knot that decides what becomes of the narrow end. */
-export interface Tied {
+export interface TiedEnds {
   readonly active: ActiveEnd;
   readonly start: Start;
   readonly loopMm: number;
@@ -45,11 +45,11 @@ export interface Ends {
  * What becomes of the narrow end: it hangs behind the blade, or, where it was the one that tied,
  * what is left of it follows the loop under the collar.
  */
-export function endsOf(tied: Tied): Ends {
+export function endsOf(tied: TiedEnds): Ends {
   return tied.active === 'blade' ? hanging(tied) : underCollar(tied);
 }
 
-function hanging({ start, crossingGapMm, tipDropMm, keeperMm, knotHeightMm, jacket }: Tied): Ends {
+function hanging({ start, crossingGapMm, tipDropMm, keeperMm, knotHeightMm, jacket }: TiedEnds): Ends {
   const dropMm = start.tailMm + crossingGapMm;
   const tail = {
     dropMm,
@@ -62,7 +62,7 @@ function hanging({ start, crossingGapMm, tipDropMm, keeperMm, knotHeightMm, jack
   return { tail, fault: faultOf(-spare, seen ? dropMm - (tipDropMm - behindBladeMm) : 0), shorterByMm: spare };
 }
 
-function underCollar({ start: { restMm }, loopMm }: Tied): Ends {
+function underCollar({ start: { restMm }, loopMm }: TiedEnds): Ends {
   const over = restMm - roomUnderCollar * loopMm;
   const spare = restMm - handholdMm;
   return { tail: { dropMm: 0, reachesKeeper: false, hidden: over <= 0 }, fault: faultOf(-spare, over), shorterByMm: spare };

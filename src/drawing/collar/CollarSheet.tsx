@@ -2,8 +2,8 @@ import type { ReactNode } from 'react';
 import { type Collar, classOf, halfAngle } from '../../core/collar/collar.ts';
 import type { PatternCode } from '../../core/tie/patterns.ts';
 import { formatFigure, formatLength, type LengthUnit } from '../../core/units/length.ts';
-import { ClothDefs } from '../cloth/ClothDefs.tsx';
-import { clothFill } from '../cloth/cloth.ts';
+import { FabricDefs } from '../fabric/FabricDefs.tsx';
+import { fabricFill } from '../fabric/fabricFill.ts';
 import { Dimension } from '../sheet/Dimension.tsx';
 import { Sheet } from '../sheet/Sheet.tsx';
 import { collarLeaves } from './leaves.ts';
@@ -37,13 +37,13 @@ export function CollarSheet({ id, collar, neckMm, units, colours, pattern, class
       {...(className === undefined ? {} : { className })}
     >
       <defs>
-        <ClothDefs id={id} cloth={{ fabric: 'cotton', pattern, colours }} upright />
+        <FabricDefs id={id} cloth={{ fabric: 'cotton', pattern, colours }} upright />
       </defs>
-      <path d={drawing.inside} fill={clothFill(id, 'down')} {...outline} />
+      <path d={drawing.inside} fill={fabricFill(id, 'down')} {...outline} />
       <path d={drawing.inside} fill="#16202a" fillOpacity="0.22" />
       <circle cx={0} cy={-4} r={5.5} fill="#fff" {...outline} />
       {drawing.leaves.map((leaf) => (
-        <path key={leaf} d={leaf} fill={clothFill(id, 'down')} {...outline} />
+        <path key={leaf} d={leaf} fill={fabricFill(id, 'down')} {...outline} />
       ))}
       <Dimension
         from={drawing.tips[0]}

@@ -1,5 +1,6 @@
 import type { Frame, KnotShape } from '../../core/index.ts';
-import { type Cloth, clothFill } from '../cloth/cloth.ts';
+import type { FabricLook } from '../../core/tie/fabricLook.ts';
+import { fabricFill } from '../fabric/fabricFill.ts';
 import { type DrawnLayer, knotFace } from './face.ts';
 
 interface TiedKnotProps {
@@ -7,7 +8,7 @@ interface TiedKnotProps {
   readonly word: string;
   readonly shape: KnotShape;
   readonly frame: Frame;
-  readonly cloth: Cloth;
+  readonly cloth: FabricLook;
   /** How strongly the sheen of the cloth shows, 0 to 1. */
   readonly sheen: number;
 }
@@ -46,12 +47,12 @@ export function TiedKnot({ id, word, shape, frame, cloth, sheen }: TiedKnotProps
           <stop offset="1" stopColor="#000" stopOpacity="0.35" />
         </linearGradient>
       </defs>
-      <path d={face.outline} fill={clothFill(id, 'aside')} data-measure="knot-outline" />
+      <path d={face.outline} fill={fabricFill(id, 'aside')} data-measure="knot-outline" />
       <g clipPath={`url(#${clip})`}>
         <path d={face.outline} fill="#000" fillOpacity="0.3" />
         {face.layers.map(({ key, place, strip, edges }) => (
           <g key={key}>
-            <path d={strip} fill={clothFill(id, looks[place].run)} />
+            <path d={strip} fill={fabricFill(id, looks[place].run)} />
             <path d={strip} fill="#000" fillOpacity={looks[place].shade} />
             <path d={edges} fill="none" stroke="#000" strokeOpacity="0.5" strokeWidth="1.2" />
             <path d={edges} fill="none" stroke="#fff" strokeOpacity="0.22" strokeWidth="0.7" transform="translate(0 1.1)" />

@@ -2,8 +2,9 @@ import type { ReactNode } from 'react';
 import type { Tie } from '../../core/index.ts';
 import { widthAt } from '../../core/tie/width.ts';
 import { formatFigure, formatLength, type LengthUnit } from '../../core/units/length.ts';
-import { ClothDefs } from '../cloth/ClothDefs.tsx';
-import { type Cloth, clothFill } from '../cloth/cloth.ts';
+import { FabricDefs } from '../fabric/FabricDefs.tsx';
+import type { FabricLook } from '../../core/tie/fabricLook.ts';
+import { fabricFill } from '../fabric/fabricFill.ts';
 import { type Pt, polygon } from '../geometry/path.ts';
 import { Dimension } from '../sheet/Dimension.tsx';
 import { Note } from '../sheet/Note.tsx';
@@ -13,7 +14,7 @@ import { halfWidths } from './outline.ts';
 interface FlatTieProps {
   readonly id: string;
   readonly tie: Tie;
-  readonly cloth: Cloth;
+  readonly cloth: FabricLook;
   readonly units: LengthUnit;
   readonly className?: string;
   readonly children?: ReactNode;
@@ -36,9 +37,9 @@ export function FlatTie({ id, tie, cloth, units, className, children }: FlatTieP
       {...(className === undefined ? {} : { className })}
     >
       <defs>
-        <ClothDefs id={id} cloth={cloth} />
+        <FabricDefs id={id} cloth={cloth} />
       </defs>
-      <path d={polygon([...upper, ...lower])} fill={clothFill(id, 'down')} stroke="#000" strokeOpacity="0.55" strokeWidth="1.5" />
+      <path d={polygon([...upper, ...lower])} fill={fabricFill(id, 'down')} stroke="#000" strokeOpacity="0.55" strokeWidth="1.5" />
       <path d={`M${tie.keeperMm} ${-12}v24`} stroke="var(--color-ink)" strokeWidth="6" strokeOpacity="0.65" />
       <Marks tie={tie} units={units} half={half} />
       {children}

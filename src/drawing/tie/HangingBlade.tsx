@@ -1,5 +1,5 @@
 import type { KnotShape, Tie } from '../../core/index.ts';
-import { clothFill } from '../cloth/cloth.ts';
+import { fabricFill } from '../fabric/fabricFill.ts';
 import { curve, polygon } from '../geometry/path.ts';
 import { endBelowKnot, type Foot, straightFromMm } from './outline.ts';
 
@@ -39,7 +39,7 @@ export function HangingBlade({ id, tie, shape, foot, tipMm, sheen, dimple, unbro
           <stop offset="1" stopColor="#000" stopOpacity="0" />
         </linearGradient>
       </defs>
-      <path d={outline} fill={clothFill(id, 'down')} />
+      <path d={outline} fill={fabricFill(id, 'down')} />
       <path d={outline} fill={`url(#${id}-blade-round)`} />
       {!unbroken && <path d={outline} fill={`url(#${id}-blade-shade)`} />}
       <g opacity={dimple} transform={`translate(${foot.asideMm} ${top}) skewX(${slantDeg}) translate(0 ${-top})`}>

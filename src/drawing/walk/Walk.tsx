@@ -1,8 +1,9 @@
 import type { ReactNode } from 'react';
 import type { KnotPlan, PlanRequest } from '../../core/index.ts';
 import { formatFigure, formatLength, mmPerInch } from '../../core/units/length.ts';
-import { ClothDefs } from '../cloth/ClothDefs.tsx';
-import { type Cloth, clothFill } from '../cloth/cloth.ts';
+import { FabricDefs } from '../fabric/FabricDefs.tsx';
+import type { FabricLook } from '../../core/tie/fabricLook.ts';
+import { fabricFill } from '../fabric/fabricFill.ts';
 import { type Pt, polygon } from '../geometry/path.ts';
 import { inkColour } from '../sheet/ink.ts';
 import { Note } from '../sheet/Note.tsx';
@@ -14,7 +15,7 @@ interface WalkProps {
   readonly id: string;
   readonly request: PlanRequest;
   readonly plan: KnotPlan;
-  readonly cloth: Cloth;
+  readonly cloth: FabricLook;
   /** Height of the strip's place over its width. */
   readonly aspect: number;
   readonly className?: string;
@@ -34,10 +35,10 @@ export function Walk({ id, request, plan, cloth, aspect, className, children }: 
   return (
     <Sheet box={{ x: -marginMm, y: -height / 2, width, height }} label={label} {...(className === undefined ? {} : { className })}>
       <defs>
-        <ClothDefs id={id} cloth={cloth} />
+        <FabricDefs id={id} cloth={cloth} />
       </defs>
       <Ruler lengthMm={tie.lengthMm} units={units} y={tie.bladeMm / 2} />
-      <path d={flatOutline(request)} fill={clothFill(id, 'down')} stroke="var(--color-ink)" strokeOpacity="0.6" strokeWidth="1" />
+      <path d={flatOutline(request)} fill={fabricFill(id, 'down')} stroke="var(--color-ink)" strokeOpacity="0.6" strokeWidth="1" />
       {layout.stretches.map((stretch) => (
         <StretchMark key={stretch.code} stretch={stretch} units={units} y={-tie.bladeMm / 2} />
       ))}

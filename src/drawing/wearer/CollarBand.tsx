@@ -1,6 +1,6 @@
 import type { KnotPlan, PlanRequest } from '../../core/index.ts';
 import { widthAt } from '../../core/tie/width.ts';
-import { clothFill } from '../cloth/cloth.ts';
+import { fabricFill } from '../fabric/fabricFill.ts';
 import { type Pt, polygon } from '../geometry/path.ts';
 import { type View, wearersLeft } from '../geometry/view.ts';
 
@@ -36,7 +36,7 @@ export function CollarBand({ id, request, plan, view, neckHalfMm }: CollarBandPr
     ];
   };
   return (
-    <g fill={clothFill(id, 'aside')} stroke="#000" strokeOpacity="0.5" strokeWidth="0.7">
+    <g fill={fabricFill(id, 'aside')} stroke="#000" strokeOpacity="0.5" strokeWidth="0.7">
       <path d={polygon(arm(-bladeArm, widthAt(tie, narrowSide)))} />
       <path d={polygon(arm(bladeArm, widthAt(tie, bladeSide)))} />
     </g>

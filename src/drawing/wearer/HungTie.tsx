@@ -1,5 +1,5 @@
 import type { KnotPlan, PlanRequest } from '../../core/index.ts';
-import { clothFill } from '../cloth/cloth.ts';
+import { fabricFill } from '../fabric/fabricFill.ts';
 import { polygon } from '../geometry/path.ts';
 import { type View, wearersLeft } from '../geometry/view.ts';
 import { hangingEnd } from '../tie/outline.ts';
@@ -19,7 +19,7 @@ export function HungTie({ id, request, plan, view, neckHalfMm }: HungTieProps) {
   const blade = hangingEnd(tie, 'blade', plan.start.bladeDropMm + shoulderMm, x, plan.start.bladeDropMm);
   const tail = hangingEnd(tie, 'tail', plan.start.tailDropMm + shoulderMm, -x, plan.start.tailDropMm);
   return (
-    <g fill={clothFill(id, 'down')} stroke="#000" strokeOpacity="0.5" strokeWidth="0.7">
+    <g fill={fabricFill(id, 'down')} stroke="#000" strokeOpacity="0.5" strokeWidth="0.7">
       <path d={polygon(tail)} />
       <path d={polygon(blade)} />
     </g>

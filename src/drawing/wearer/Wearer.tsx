@@ -1,8 +1,9 @@
 import type { Frame, KnotPlan, KnotShape, PlanRequest } from '../../core/index.ts';
 import { fabrics } from '../../core/tie/fabrics.ts';
 import { patterns } from '../../core/tie/patterns.ts';
-import { ClothDefs } from '../cloth/ClothDefs.tsx';
-import { type Cloth, clothFill } from '../cloth/cloth.ts';
+import { FabricDefs } from '../fabric/FabricDefs.tsx';
+import type { FabricLook } from '../../core/tie/fabricLook.ts';
+import { fabricFill } from '../fabric/fabricFill.ts';
 import { collarLeaves } from '../collar/leaves.ts';
 import { polygon } from '../geometry/path.ts';
 import type { View } from '../geometry/view.ts';
@@ -21,7 +22,7 @@ export interface WearerProps extends Omit<DressedProps, 'request' | 'children' |
   readonly view: View;
   /** Before the first move, or with the knot drawn up. */
   readonly stage: 'hung' | 'tied';
-  readonly cloth: Cloth;
+  readonly cloth: FabricLook;
   /** The knot tied in this cloth, where there is a picture of it; drawn by its layers otherwise. */
   readonly picture?: KnotPicture | undefined;
 }
@@ -43,7 +44,7 @@ export function Wearer(props: WearerProps) {
   return (
     <Dressed {...props} throughWaistcoat={behindWaistcoat}>
       <defs>
-        <ClothDefs id={id} cloth={cloth} />
+        <FabricDefs id={id} cloth={cloth} />
       </defs>
       {stage === 'tied' ? (
         <Tied {...props} neckHalfMm={neckHalfMm} />
@@ -68,7 +69,7 @@ function Tied({ id, request, plan, view, cloth, picture, neckHalfMm }: WearerPro
       {plan.tail.dropMm > heightMm && (
         <path
           d={polygon(endBelowKnot(tie, 'tail', { ...foot, widthMm: 0.94 * foot.widthMm }, heightMm - 4, plan.tail.dropMm))}
-          fill={clothFill(id, 'down')}
+          fill={fabricFill(id, 'down')}
           stroke="#000"
           strokeOpacity="0.5"
           strokeWidth="0.7"

@@ -1,21 +1,21 @@
 import { useState } from 'react';
-import { differencesInWords } from '../../core/field/compare.ts';
-import { type FieldAxis, type FieldAxisCode, fieldAxes } from '../../core/field/knotField.ts';
+import { differencesInWords } from '../../core/knotMap/compare.ts';
+import { type MapAxis, type MapAxisCode, mapAxes } from '../../core/knotMap/mappedKnots.ts';
 import { formatKnot } from '../../core/index.ts';
 import { knotOfCode } from '../../core/knot/code.ts';
-import { CollarInCloth } from '../cloth/CollarInCloth.tsx';
-import { TurnedTogether } from '../cloth/TurnedTogether.tsx';
-import { dimpleOf } from '../cloth/useShownCloth.ts';
-import { drawnOn } from './drawnOn.ts';
-import { type AtHand, WithBench } from './WithBench.tsx';
+import { CollarInCloth } from '../seen/CollarInCloth.tsx';
+import { TurnedTogether } from '../seen/TurnedTogether.tsx';
+import { dimpleOf } from '../seen/useShownCloth.ts';
+import { drawnOn } from '../seen/drawnOn.ts';
+import { type KnotsView, WithKnots } from './WithKnots.tsx';
 
 /** Two to four knots side by side: the same tie, the same collar, the differences in words. */
-export default function ComparePage() {
+export function ComparePage() {
   const [codes] = useState(() => (new URLSearchParams(location.search).get('of') ?? '').split(',').filter(Boolean));
   return (
-    <WithBench lay={{ manner: 'any', also: codes.flatMap((code) => wordOf(code)) }}>
+    <WithKnots lay={{ manner: 'any', also: codes.flatMap((code) => wordOf(code)) }}>
       {(atHand) => <SideBySide {...atHand} codes={codes} />}
-    </WithBench>
+    </WithKnots>
   );
 }
 
@@ -25,10 +25,10 @@ function wordOf(code: string): string[] {
   return knot ? [formatKnot(knot)] : [];
 }
 
-const rows: readonly FieldAxisCode[] = ['size', 'height', 'lean', 'takeUp', 'fill', 'moves', 'chance'];
+const rows: readonly MapAxisCode[] = ['size', 'height', 'lean', 'takeUp', 'fill', 'moves', 'chance'];
 const most = 4;
 
-function SideBySide({ codes, knots, request, values, units, client, onTake }: AtHand & { readonly codes: readonly string[] }) {
+function SideBySide({ codes, knots, request, values, units, client, onTake }: KnotsView & { readonly codes: readonly string[] }) {
   const [turn, setTurn] = useState(0);
   const compared = codes.slice(0, most).flatMap((code) => knots.filter((knot) => knot.code === code));
   const [first] = compared;
@@ -79,7 +79,7 @@ function SideBySide({ codes, knots, request, values, units, client, onTake }: At
             ))}
           </tr>
           {rows.map((code) => {
-            const axis: FieldAxis = fieldAxes[code];
+            const axis: MapAxis = mapAxes[code];
             return (
               <tr key={code} className="border-t border-line">
                 <th scope="row" className="py-1 font-normal text-soft">

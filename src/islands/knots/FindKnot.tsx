@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { ClientRecord } from '../../contract/records/records.ts';
-import type { FieldKnot } from '../../core/field/knotField.ts';
+import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { type Frame, formatKnot, type Knot } from '../../core/index.ts';
 import { knotTitle } from '../../core/knot/code.ts';
 import { type Found, findKnot, framesThatRead } from '../../core/knot/find.ts';
@@ -10,7 +10,7 @@ import { useMeaning } from './useMeaning.ts';
 
 interface FindKnotProps {
   readonly frame: Frame;
-  readonly knots: readonly FieldKnot[];
+  readonly knots: readonly MappedKnot[];
   /** Whose meaning of a shared name is remembered; the studio's own where nobody is on the bench. */
   readonly client: ClientRecord | null;
   readonly onFind: (word: string) => void;
@@ -89,7 +89,7 @@ function nearestTo(text: string, frame: Frame): Knot[] {
 }
 
 /** The studio's own names come before any other. */
-function calledByStudio(text: string, knots: readonly FieldKnot[]): Found | undefined {
+function calledByStudio(text: string, knots: readonly MappedKnot[]): Found | undefined {
   const sought = text.trim().toLowerCase();
   const called = knots.find(({ title, plan }) => title.toLowerCase() === sought && !plan.names.includes(title));
   return called && { kind: 'one', knot: parseKnot(called.plan.moves) };

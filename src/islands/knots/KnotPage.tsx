@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { FieldKnot } from '../../core/field/knotField.ts';
+import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { type Frame, formatKnot, frames, type KnotShape, type PlanRequest } from '../../core/index.ts';
 import { knotOfCode } from '../../core/knot/code.ts';
 import { hardshipsOf } from '../../core/knot/difficulty.ts';
@@ -10,28 +10,28 @@ import { sayKnot } from '../../core/knot/say.ts';
 import { endToSet } from '../../core/plan/setting.ts';
 import { type LayerPlace, shownLayers } from '../../core/tying/face.ts';
 import { formatLength, type LengthUnit } from '../../core/units/length.ts';
-import { CollarInCloth } from '../cloth/CollarInCloth.tsx';
-import { TiedInCloth } from '../cloth/TiedInCloth.tsx';
-import { dimpleOf } from '../cloth/useShownCloth.ts';
-import { ReasonList } from '../controls/ReasonList.tsx';
-import { drawnOn } from './drawnOn.ts';
-import { Neighbours } from './KnotInHand.tsx';
-import { type AtHand, WithBench } from './WithBench.tsx';
+import { CollarInCloth } from '../seen/CollarInCloth.tsx';
+import { TiedInCloth } from '../seen/TiedInCloth.tsx';
+import { dimpleOf } from '../seen/useShownCloth.ts';
+import { ReasonList } from '../ui/ReasonList.tsx';
+import { drawnOn } from '../seen/drawnOn.ts';
+import { Neighbours } from './KnotPanel.tsx';
+import { type KnotsView, WithKnots } from './WithKnots.tsx';
 
 /** All there is to know of one knot, for this tie on this collar. */
-export default function KnotPage({ code }: { readonly code: string }) {
+export function KnotPage({ code }: { readonly code: string }) {
   const [knotOf] = useState(() => knotOfCode(code));
   return (
-    <WithBench lay={knotOf ? { manner: mannerOf(knotOf), also: [formatKnot(knotOf)] } : {}}>
+    <WithKnots lay={knotOf ? { manner: mannerOf(knotOf), also: [formatKnot(knotOf)] } : {}}>
       {(atHand) => {
         const knot = atHand.knots.find((each) => each.code === code);
         return knot ? <About {...atHand} knot={knot} /> : <p className="py-6 text-xl">There is no knot {code}.</p>;
       }}
-    </WithBench>
+    </WithKnots>
   );
 }
 
-function About({ knot, knots, request, values, units, client, onTake }: AtHand & { readonly knot: FieldKnot }) {
+function About({ knot, knots, request, values, units, client, onTake }: KnotsView & { readonly knot: MappedKnot }) {
   const { plan, title } = knot;
   const others = plan.names.slice(1);
   const toSet = endToSet(plan.start);
@@ -137,7 +137,7 @@ function Words({ word }: { readonly word: string }) {
 }
 
 interface PropertiesProps {
-  readonly knot: FieldKnot;
+  readonly knot: MappedKnot;
   readonly request: PlanRequest;
   readonly units: LengthUnit;
 }

@@ -1,4 +1,4 @@
-import type { FieldKnot } from '../../core/field/knotField.ts';
+import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 
 /** Which of the knots are wanted. */
 export interface Filters {
@@ -18,7 +18,7 @@ export const filterLabels: Readonly<Record<Exclude<keyof Filters, 'mostMoves'>, 
   feasible: 'can be worn',
 };
 
-export function passes({ plan: { properties, names, feasible } }: FieldKnot, filters: Filters): boolean {
+export function passes({ plan: { properties, names, feasible } }: MappedKnot, filters: Filters): boolean {
   return (
     (!filters.named || names.length > 0) &&
     (!filters.releasing || properties.selfReleasing) &&

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { ClientRecord } from '../../contract/records/records.ts';
-import { keepRecord, recordQuery } from '../records/queries.ts';
+import { keepRecord, recordQuery } from '../wire/queries.ts';
 
 /** Where a client's meaning of a shared name is kept. */
 const kept = { Windsor: 'meansWindsor', 'half-Windsor': 'meansHalfWindsor' } as const;

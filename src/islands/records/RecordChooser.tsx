@@ -2,8 +2,8 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { kinds } from '../../contract/records/kinds.ts';
 import type { Kind } from '../../contract/records/records.ts';
-import { Chooser } from '../controls/Chooser.tsx';
-import { listQuery } from './queries.ts';
+import { Chooser } from '../ui/Chooser.tsx';
+import { listQuery } from '../wire/queries.ts';
 
 interface RecordChooserProps {
   readonly kind: Kind;

@@ -1,8 +1,8 @@
 import { BackSide, BufferAttribute, BufferGeometry, FrontSide, Group, Mesh, MeshPhysicalMaterial } from 'three';
-import type { SeenStrand } from '../../core/cloth/compact.ts';
-import { smoothSurface } from '../../core/cloth/seen/surface.ts';
+import type { SeenStrand } from '../../core/cloth/mesh/compact.ts';
+import { smoothSurface } from '../../core/seen/surface.ts';
 import { fabrics } from '../../core/tie/fabrics.ts';
-import type { Cloth } from '../../drawing/cloth/cloth.ts';
+import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { stripTextures } from './stripTexture.ts';
 
 const finer = 2;
@@ -12,7 +12,7 @@ const shiny = new Set(['satin', 'printed-silk', 'woven-silk', 'polyester']);
  * One strand of a tied knot as an onlooker sees it: its face in its cloth, its other side with the seam.
  * `side` is −1 where the wearer's right is on the picture's left, as it is when one faces him.
  */
-export function stripOf(strand: SeenStrand, columns: number, paint: Cloth, side: 1 | -1): Group {
+export function stripOf(strand: SeenStrand, columns: number, paint: FabricLook, side: 1 | -1): Group {
   const surface = smoothSurface(strand, columns, finer);
   const { rows, columns: fine, position, cloth } = surface;
   const count = rows * fine;

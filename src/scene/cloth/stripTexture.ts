@@ -1,7 +1,7 @@
 import { ClampToEdgeWrapping, DataTexture, LinearFilter, LinearMipmapLinearFilter, SRGBColorSpace } from 'three';
-import { weaves } from '../../core/cloth/seen/weave.ts';
+import { weaves } from '../../core/seen/weave.ts';
 import { rgbOf } from '../../core/colour/rgb.ts';
-import type { Cloth } from '../../drawing/cloth/cloth.ts';
+import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { reliefs } from './relief.ts';
 
 const pxPerMm = 2.5;
@@ -17,7 +17,7 @@ export interface StripTextures {
 }
 
 /** The cloth of a strip laid flat, `wideMm` by `longMm`, in its colours, pattern and fabric. */
-export function stripTextures({ colours, pattern, fabric }: Cloth, wideMm: number, longMm: number): StripTextures {
+export function stripTextures({ colours, pattern, fabric }: FabricLook, wideMm: number, longMm: number): StripTextures {
   const [width, height] = [Math.ceil(wideMm * pxPerMm), Math.ceil(longMm * pxPerMm)];
   const ground = rgbOf(colours[0] ?? '#5a626b');
   const inks = [ground, colours[1] ? rgbOf(colours[1]) : ground] as const;

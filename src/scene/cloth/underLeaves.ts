@@ -1,5 +1,5 @@
-import type { SeenCloth, SeenStrand } from '../../core/cloth/compact.ts';
-import { frontEdges, frontOf } from '../../core/cloth/seen/front.ts';
+import type { SeenCloth, SeenStrand } from '../../core/cloth/mesh/compact.ts';
+import { frontEdges, frontOf } from '../../core/seen/front.ts';
 
 /** The knot was drawn up in another collar: from so far below its upper edge on, what it has at its sides lies under these leaves, mm. */
 const fromBelowEdgeMm = 12;

@@ -1,5 +1,5 @@
 import { Group } from 'three';
-import { neckRadiusMm, shirtZMm } from '../../core/cloth/body.ts';
+import { neckRadiusMm, shirtZMm } from '../../core/cloth/forces/body.ts';
 import { type Collar, halfAngle } from '../../core/collar/collar.ts';
 import { type At, mix, sheetOf } from './sheet.ts';
 

@@ -1,5 +1,5 @@
 import { CylinderGeometry, Group, Mesh, MeshStandardMaterial } from 'three';
-import { neckRadiusMm, shirtZMm } from '../../core/cloth/body.ts';
+import { neckRadiusMm, shirtZMm } from '../../core/cloth/forces/body.ts';
 import { type At, mix, sheetOf } from './sheet.ts';
 
 const axisZ = shirtZMm - neckRadiusMm;

@@ -7,7 +7,7 @@ import { checkRecord } from '../../../src/contract/records/checkRecord.ts';
 import { fieldsOf, kindCodes, kinds } from '../../../src/contract/records/kinds.ts';
 import type { Kind, TakenMeasure } from '../../../src/contract/records/records.ts';
 import { sayValue } from '../../../src/contract/records/sayValue.ts';
-import { layouts } from '../../../src/islands/record/layout.ts';
+import { layouts } from '../../../src/islands/records/form/layout.ts';
 
 const paths = (kind: Kind, changes: object) =>
   (checkRecord(kind, { ...kinds[kind].fresh, label: 'X', name: 'X', id: randomUUID(), ...changes }, 'cm').faults ?? []).map(

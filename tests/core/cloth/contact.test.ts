@@ -1,11 +1,11 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
-import { Contacts } from '../../../src/core/cloth/contact.ts';
-import { Faces } from '../../../src/core/cloth/faces.ts';
-import { nearestOnTriangle } from '../../../src/core/cloth/nearest.ts';
-import { NearPairs } from '../../../src/core/cloth/nearPairs.ts';
-import { Shelf } from '../../../src/core/cloth/shelf.ts';
+import { Contacts } from '../../../src/core/cloth/contact/contacts.ts';
+import { Faces } from '../../../src/core/cloth/contact/faces.ts';
+import { nearestOnTriangle } from '../../../src/core/cloth/contact/nearest.ts';
+import { NearPairs } from '../../../src/core/cloth/contact/nearPairs.ts';
+import { CellGrid } from '../../../src/core/cloth/contact/cellGrid.ts';
 import { heights, layerMm, mean, twoLayers } from '../../support/layers.ts';
 
 /** Whole hundredths of a millimetre: flat and pointlike triangles come up, lengths too small to be squared do not. */
@@ -96,7 +96,7 @@ test('on the shelf every point stands in one place, and all that are near a plac
       fc.integer({ min: 1, max: 30 }),
       fc.integer({ min: 1, max: 40 }),
       (all, [place], cellMm, reach) => {
-        const shelf = new Shelf(all.length);
+        const shelf = new CellGrid(all.length);
         shelf.lay(Float64Array.from(all.flat()), cellMm);
         assert.deepEqual(
           [...shelf.points].sort((a, b) => a - b),
@@ -119,7 +119,7 @@ test('on the shelf every point stands in one place, and all that are near a plac
 });
 
 test('points strewn far apart are shelved in fewer, larger cells', () => {
-  const shelf = new Shelf(2);
+  const shelf = new CellGrid(2);
   shelf.lay(Float64Array.from([-5000, -5000, -5000, 5000, 5000, 5000]), 0.5);
   assert.deepEqual([...shelf.points], [0, 1]);
   assert.deepEqual([...shelf.at], [-5000, -5000, -5000, 5000, 5000, 5000]);

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { fitCosts, heldOutResidual, residual, type TakenUp } from '../../../scripts/cloth/costs.ts';
-import { randomFrom } from '../../../src/core/cloth/random.ts';
+import { randomFrom } from '../../../src/core/cloth/mesh/random.ts';
 import { referenceTie } from '../../../src/core/cloth/reference.ts';
 import { enumerateKnots } from '../../../src/core/index.ts';
 import { bundleOf, type Costs } from '../../../src/core/tying/takeUp.ts';

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
-import { knotField } from '../../../src/core/field/knotField.ts';
+import { mappedKnots } from '../../../src/core/knotMap/mappedKnots.ts';
 import { enumerateKnots, formatKnot, frames, knotProperties, parseKnot, plan, takeUp } from '../../../src/core/index.ts';
 import { spokesCrossed } from '../../../src/core/knot/knot.ts';
 import { anyFrame, anyKnot, anyTie } from '../../support/arbitrary.ts';
@@ -73,7 +73,7 @@ test('a lower start knots wider cloth: more is taken up', () => {
 });
 
 test('one more throat turn never makes a smaller knot of the same tie', () => {
-  const field = new Map(knotField(question).map((knot) => [knot.plan.moves, knot.plan.shape.topMm]));
+  const field = new Map(mappedKnots(question).map((knot) => [knot.plan.moves, knot.plan.shape.topMm]));
   const pairs = [
     ['Li Ro Li Co T', 'Li Ro Ci Lo Ri Co T'],
     ['Li Ro Ci Lo Ri Co T', 'Li Co Ri Lo Ci Ro Li Co T'],

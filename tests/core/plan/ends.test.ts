@@ -3,13 +3,13 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { parseKnot, plan } from '../../../src/core/index.ts';
 import { endToSet } from '../../../src/core/plan/setting.ts';
-import { endsOf, type Tied } from '../../../src/core/plan/tail.ts';
+import { endsOf, type TiedEnds } from '../../../src/core/plan/tail.ts';
 import { startFor } from '../../../src/core/tying/start.ts';
 import { windingOf } from '../../../src/core/tying/winding.ts';
 import { anyTie } from '../../support/arbitrary.ts';
 import { question, tieA } from '../../support/ties.ts';
 
-const tied = (word: string, changes: Partial<Tied> = {}): Tied => {
+const tied = (word: string, changes: Partial<TiedEnds> = {}): TiedEnds => {
   const knot = parseKnot(word);
   return {
     active: knot.active,
@@ -45,7 +45,7 @@ test('under the collar no keeper is reached, and no waistcoat hides an end that 
 
 test('a hanging tail is judged as before: hidden behind the blade, or seen unless a waistcoat is over it', () => {
   const start = tied('Li Ro Li Co T').start;
-  const hanging = (tailMm: number, changes: Partial<Tied> = {}) =>
+  const hanging = (tailMm: number, changes: Partial<TiedEnds> = {}) =>
     endsOf(tied('Li Ro Li Co T', { start: { ...start, tailMm }, ...changes }));
   assert.deepEqual(hanging(100).fault, { kind: 'too-short', byMm: 10 });
   assert.equal(hanging(300).fault.kind, 'none');

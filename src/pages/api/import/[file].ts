@@ -1,6 +1,6 @@
 import { isExchangeFile, largestFileBytes } from '../../../contract/exchange/report.ts';
 import { database } from '../../../server/database.ts';
-import { bringIn } from '../../../server/exchange/bringing.ts';
+import { importFile } from '../../../server/exchange/importFile.ts';
 import { readText } from '../../../server/http/body.ts';
 import { endpoint } from '../../../server/http/endpoint.ts';
 import { nothingAt } from '../../../server/http/problem.ts';
@@ -12,5 +12,5 @@ export const POST = endpoint(async ({ params, url, request }) => {
   if (!isExchangeFile(name)) throw nothingAt(url);
   const text = await readText(request, largestFileBytes);
   const sql = database();
-  return bringIn(sql, await theStudio(sql), name, text, url.searchParams.get('apply') === 'true');
+  return importFile(sql, await theStudio(sql), name, text, url.searchParams.get('apply') === 'true');
 });

@@ -1,0 +1,87 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { By, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { steadyElement } from './steadyElement.ts';
+
+const patienceMs = 10_000;
+
+/** The bench as its user sees and works it. */
+export function fittingPageOf(driver: WebDriver, address: string) {
+  const one = (xpath: string): Promise<WebElement> => steadyElement(driver, xpath, patienceMs);
+  const text = async (testId: string) => (await one(`//*[@data-testid="${testId}"]`)).getText();
+  const field = (label: string) => one(`//label[normalize-space()="${label}"]/following::input[1]`);
+  const waitFor = async (what: () => Promise<boolean>, message: string, mostMs = patienceMs) => {
+    await driver.wait(() => what().catch(() => false), mostMs, message);
+  };
+
+  return {
+    one,
+    field,
+    waitFor,
+    open: async (path = '/') => {
+      await driver.get(address + path);
+      await one('//*[@data-testid="chosen-knot"] | //table | //*[@role="alert"] | //*[@role="listbox"] | //main//input | //main//ol');
+    },
+    /** Opens the first record of a kind that a word finds. */
+    openRecord: async (kind: string, word: string) => {
+      const { rows } = (await (await fetch(`${address}/api/${kind}?find=${encodeURIComponent(word)}`)).json()) as {
+        rows: { id: string }[];
+      };
+      await driver.get(`${address}/${kind}/${rows[0]?.id}`);
+      await one('//form//h1');
+    },
+    /** Chooses a file of this name and content where one is asked for. */
+    importFile: async (name: string, content: string | Uint8Array) => {
+      const folder = mkdtempSync(join(tmpdir(), 'ropewalk-file-'));
+      try {
+        writeFileSync(join(folder, name), content);
+        await (await one('//input[@type="file"]')).sendKeys(join(folder, name));
+        // The page reads it in its own time.
+        await driver.sleep(500);
+      } finally {
+        rmSync(folder, { recursive: true });
+      }
+    },
+    chosenKnot: () => text('chosen-knot'),
+    start: async () => (await text('start')).replaceAll('\n', ' '),
+    firstPick: async () => (await (await one('//*[@role="option"][@data-rank="1"]')).getAttribute('data-knot')) ?? '',
+    /** Exchanges one of the sentence's words. */
+    choose: async (word: string, choice: string) => {
+      const opener = `//span[normalize-space()="${word}"]/following-sibling::button | //label[normalize-space()="${word}"]/following-sibling::button`;
+      // A page that is still moving under the hand may miss the first press.
+      await waitFor(async () => {
+        const button = await one(opener);
+        if ((await button.getAttribute('aria-expanded')) === 'true') return true;
+        await button.click();
+        return false;
+      }, `the choices of ${word} did not open`);
+      if ((await driver.findElements(By.css('input[placeholder="find …"]'))).length > 0)
+        await (await one('//input[@placeholder="find …"]')).sendKeys(choice);
+      await (await one(`//*[@role="option"][not(@data-rank)][contains(., "${choice}")]`)).click();
+      await driver.wait(async () => (await driver.findElements(By.xpath(`//button[contains(., "${choice}")]`))).length > 0, patienceMs);
+    },
+    turnTo: async (tab: string) => (await one(`//*[@role="tab"][starts-with(normalize-space(), "${tab}")]`)).click(),
+    type: async (label: string, value: string) => {
+      const input = await field(label);
+      await input.sendKeys(Key.chord(Key.CONTROL, 'a'), value || Key.BACK_SPACE);
+    },
+    value: async (label: string) => (await field(label)).getAttribute('value'),
+    press: (...keys: string[]) =>
+      driver
+        .actions()
+        .sendKeys(...keys)
+        .perform(),
+    chord: (...keys: string[]) => {
+      let actions = driver.actions();
+      for (const key of keys) actions = actions.keyDown(key);
+      for (const key of keys.toReversed()) actions = actions.keyUp(key);
+      return actions.perform();
+    },
+    button: (name: string) => one(`//button[normalize-space()="${name}" or @aria-label="${name}"]`),
+    status: async () => (await one('//nav//*[@role="status"]')).getText(),
+    body: async () => (await driver.findElement(By.css('body'))).getText(),
+  };
+}
+
+export type FittingScreen = ReturnType<typeof fittingPageOf>;

@@ -1,0 +1,47 @@
+import type { Knot } from '../../knot/knot.ts';
+import { agree, alexanderAt, type Point3 } from '../../topology/alexander.ts';
+import type { ClothMesh, Strand } from '../mesh/mesh.ts';
+
+const values = [123_457n, 987_654_321n] as const;
+/** Where the loop is closed behind the neck, and the tails below, mm. */
+const nape: readonly Point3[] = [
+  [400, 500, -900],
+  [-400, 500, -900],
+];
+const below: Point3 = [0, -700, 0];
+const far: readonly Point3[] = [
+  [8000, -8000, 9000],
+  [8000, 8000, 9000],
+];
+
+/** An end that is hidden under the collar is reached from above, around everything. */
+const aboveCollar: Point3 = [30, 900, -65];
+const besideAll: readonly Point3[] = [
+  [4000, -700, 0],
+  [4000, 900, -65],
+];
+
+/** What identifies how the cloth is knotted: invariants of the working strand alone, and of the whole tie. */
+export type KnotPrint = readonly bigint[];
+
+export function knotPrint(mesh: ClothMesh, { finish }: Knot): KnotPrint {
+  const active = centreline(mesh, mesh.active);
+  const standing = centreline(mesh, mesh.standing);
+  const isHidden = finish === 'collar';
+  const alone = [...active, ...(isHidden ? [aboveCollar] : []), ...far];
+  const whole = [...standing, below, ...(isHidden ? [...besideAll, aboveCollar] : []), ...active.toReversed(), ...nape];
+  return [alone, whole].flatMap((curve) => values.map((value) => alexanderAt(curve, value)));
+}
+
+/** Whether two meshes are knotted alike, as far as the invariants tell: what differs in them is another knot beyond doubt. */
+export function sameKnot(one: KnotPrint, other: KnotPrint): boolean {
+  return one.every((value, i) => agree(value, other[i] ?? 0n, values[i % values.length] ?? 2n));
+}
+
+function centreline({ position: p, columns }: ClothMesh, { first, rows }: Strand): Point3[] {
+  const middle = Math.floor(columns / 2);
+  return Array.from({ length: rows }, (_, row): Point3 => {
+    const i = 3 * (first + row * columns + middle);
+    return [p[i] ?? 0, p[i + 1] ?? 0, p[i + 2] ?? 0];
+  });
+}

@@ -1,0 +1,140 @@
+import type { ClothMesh } from '../mesh/mesh.ts';
+
+/** Of each face: its middle, three axes of a box around it, half the box's length along each, and the farthest corner from the middle. */
+const each = 16;
+
+/** The faces between neighbouring rows and columns, each in a box of its own: enough to tell at once that a point is far from one. */
+export class Faces {
+  /** Two triangles a face, three vertices each; all first corners tell their place along the cloth. */
+  readonly corners: Int32Array;
+  readonly count: number;
+  private readonly boxes: Float64Array;
+  private readonly measuredIn: Int32Array;
+  private time = 0;
+
+  constructor(private readonly mesh: ClothMesh) {
+    this.corners = trianglesOf(mesh);
+    this.count = this.corners.length / 6;
+    this.boxes = new Float64Array(each * this.count);
+    this.measuredIn = new Int32Array(this.count);
+  }
+
+  /** What was measured before counts no more: the cloth has moved. */
+  outdate(): void {
+    this.time++;
+  }
+
+  /** Largest distance of a corner from the middle, mm. */
+  sizeOf(face: number): number {
+    this.measure(face);
+    return this.boxes[each * face + 15] as number;
+  }
+
+  /** A face's middle along an axis, mm; as last measured. */
+  middleOf(face: number, axis: 0 | 1 | 2): number {
+    return this.boxes[each * face + axis] as number;
+  }
+
+  /** A place is at least so far from any point of the face, mm: as far as from its box; or anything over `enough`, once it is that. */
+  leastApart(face: number, px: number, py: number, pz: number, enough: number): number {
+    if (this.measuredIn[face] !== this.time) this.measure(face);
+    const { boxes } = this;
+    const i = each * face;
+    const x = px - (boxes[i] as number);
+    const y = py - (boxes[i + 1] as number);
+    const z = pz - (boxes[i + 2] as number);
+    const n =
+      Math.abs(x * (boxes[i + 9] as number) + y * (boxes[i + 10] as number) + z * (boxes[i + 11] as number)) - (boxes[i + 14] as number);
+    if (n > enough) return n;
+    const t =
+      Math.abs(x * (boxes[i + 6] as number) + y * (boxes[i + 7] as number) + z * (boxes[i + 8] as number)) - (boxes[i + 13] as number);
+    if (t > enough) return t;
+    const r =
+      Math.abs(x * (boxes[i + 3] as number) + y * (boxes[i + 4] as number) + z * (boxes[i + 5] as number)) - (boxes[i + 12] as number);
+    return Math.sqrt((n > 0 ? n * n : 0) + (t > 0 ? t * t : 0) + (r > 0 ? r * r : 0));
+  }
+
+  /** Lays the box along the plane across both diagonals, and in that plane along the row. */
+  private measure(face: number): void {
+    const { boxes, mesh } = this;
+    const { position: p, columns } = mesh;
+    const i = each * face;
+    const a = 3 * (this.corners[6 * face] as number);
+    const b = a + 3;
+    const c = a + 3 * columns;
+    const d = c + 3;
+    const ux = (p[d] as number) - (p[a] as number);
+    const uy = (p[d + 1] as number) - (p[a + 1] as number);
+    const uz = (p[d + 2] as number) - (p[a + 2] as number);
+    const wx = (p[b] as number) - (p[c] as number);
+    const wy = (p[b + 1] as number) - (p[c + 1] as number);
+    const wz = (p[b + 2] as number) - (p[c + 2] as number);
+    // Both diagonals together run along the row.
+    setUnit(boxes, i + 3, ux + wx, uy + wy, uz + wz);
+    setUnit(boxes, i + 9, wy * uz - wz * uy, wz * ux - wx * uz, wx * uy - wy * ux);
+    const rx = boxes[i + 3] as number;
+    const ry = boxes[i + 4] as number;
+    const rz = boxes[i + 5] as number;
+    const nx = boxes[i + 9] as number;
+    const ny = boxes[i + 10] as number;
+    const nz = boxes[i + 11] as number;
+    setUnit(boxes, i + 6, ny * rz - nz * ry, nz * rx - nx * rz, nx * ry - ny * rx);
+    const mx = ((p[a] as number) + (p[b] as number) + (p[c] as number) + (p[d] as number)) / 4;
+    const my = ((p[a + 1] as number) + (p[b + 1] as number) + (p[c + 1] as number) + (p[d + 1] as number)) / 4;
+    const mz = ((p[a + 2] as number) + (p[b + 2] as number) + (p[c + 2] as number) + (p[d + 2] as number)) / 4;
+    boxes[i] = mx;
+    boxes[i + 1] = my;
+    boxes[i + 2] = mz;
+    for (let axis = 0; axis < 3; axis++) {
+      const k = i + 3 + 3 * axis;
+      const ex = boxes[k] as number;
+      const ey = boxes[k + 1] as number;
+      const ez = boxes[k + 2] as number;
+      const ofA = Math.abs(((p[a] as number) - mx) * ex + ((p[a + 1] as number) - my) * ey + ((p[a + 2] as number) - mz) * ez);
+      const ofB = Math.abs(((p[b] as number) - mx) * ex + ((p[b + 1] as number) - my) * ey + ((p[b + 2] as number) - mz) * ez);
+      const ofC = Math.abs(((p[c] as number) - mx) * ex + ((p[c + 1] as number) - my) * ey + ((p[c + 2] as number) - mz) * ez);
+      const ofD = Math.abs(((p[d] as number) - mx) * ex + ((p[d + 1] as number) - my) * ey + ((p[d + 2] as number) - mz) * ez);
+      boxes[i + 12 + axis] = Math.max(ofA, ofB, ofC, ofD);
+    }
+    const inner = Math.max(squareTo(p, a, mx, my, mz), squareTo(p, b, mx, my, mz));
+    boxes[i + 15] = Math.sqrt(Math.max(inner, squareTo(p, c, mx, my, mz), squareTo(p, d, mx, my, mz)));
+    this.measuredIn[face] = this.time;
+  }
+}
+
+function squareTo(p: Float64Array, i: number, x: number, y: number, z: number): number {
+  const dx = (p[i] as number) - x;
+  const dy = (p[i + 1] as number) - y;
+  const dz = (p[i + 2] as number) - z;
+  return dx * dx + dy * dy + dz * dz;
+}
+
+/** Two triangles a face, their corners as vertices of the mesh; the first corner tells their place along the cloth. */
+function trianglesOf({ columns, active, standing }: ClothMesh): Int32Array {
+  const corners = new Int32Array(6 * (columns - 1) * (active.rows + standing.rows - 2));
+  let at = 0;
+  for (const { first, rows } of [active, standing]) {
+    for (let row = 0; row < rows - 1; row++) {
+      for (let column = 0; column < columns - 1; column++) {
+        const v = first + row * columns + column;
+        // Diagonals alternate, so that the cloth has no grain of its own.
+        const even = (row + column) % 2 === 0;
+        corners.set(
+          even
+            ? [v, v + 1, v + columns, v + 1, v + columns + 1, v + columns]
+            : [v, v + 1, v + columns + 1, v, v + columns + 1, v + columns],
+          at,
+        );
+        at += 6;
+      }
+    }
+  }
+  return corners;
+}
+
+function setUnit(into: Float64Array, i: number, x: number, y: number, z: number): void {
+  const length = Math.sqrt(x * x + y * y + z * z) || 1;
+  into[i] = x / length;
+  into[i + 1] = y / length;
+  into[i + 2] = z / length;
+}

@@ -1,0 +1,92 @@
+import { type Collar, halfAngle } from '../../collar/collar.ts';
+import type { ClothMesh } from '../mesh/mesh.ts';
+
+/** Radius of the neck, and how far behind the knot's middle its front and the shirt are, mm. */
+export const neckRadiusMm = 58;
+export const shirtZMm = -25;
+const axisZMm = shirtZMm - neckRadiusMm;
+/** Before the body is there it stands this far back. */
+const farBackMm = 160;
+
+/** The neck goes over into the chest without an edge, within so much below the collar. */
+const throatMm = 40;
+const chestRound = 420;
+
+/** How far forward the body comes below the collar, mm: as the neck at y = 0, as the chest further down. */
+function chestAt(x: number, y: number, shirt: number, axis: number): number {
+  const neck = axis + (x * x < neckRadiusMm * neckRadiusMm ? Math.sqrt(neckRadiusMm * neckRadiusMm - x * x) : 0);
+  const t = Math.min(1, -y / throatMm);
+  return neck + t * t * (3 - 2 * t) * (shirt - (x * x) / chestRound - neck);
+}
+
+/** Keeps cloth out of the shirt front and the neck. `near` grows from 0 (far back) to 1 (in place). */
+export function keepOffBody({ position: p, count }: ClothMesh, near: number): void {
+  if (near <= 0) return;
+  const back = farBackMm * (1 - near);
+  const shirt = shirtZMm - back;
+  const axis = axisZMm - back;
+  for (let i = 0; i < 3 * count; i += 3) {
+    const x = p[i] as number;
+    const y = p[i + 1] as number;
+    const z = p[i + 2] as number;
+    if (y < 0) {
+      const floor = chestAt(x, y, shirt, axis);
+      if (z < floor) p[i + 2] = z + 0.5 * (floor - z);
+      continue;
+    }
+    const dz = z - axis;
+    const square = x * x + dz * dz;
+    if (square >= neckRadiusMm * neckRadiusMm || square < 1) continue;
+    const r = Math.sqrt(square);
+    const share = (0.5 * (neckRadiusMm - r)) / r;
+    p[i] = x + share * x;
+    p[i + 2] = z + share * dz;
+  }
+}
+
+/** How far the arms climb from the knot to the neck's sides: they lie under the collar's fold. */
+const armsRiseMm = 28;
+
+/** Where the arms leave for the nape: at the neck's sides. `side` is +1 on the wearer's right. */
+export function neckPin(side: 1 | -1): readonly [number, number, number] {
+  const angle = (95 * Math.PI) / 180;
+  return [side * neckRadiusMm * Math.sin(angle), armsRiseMm, axisZMm + neckRadiusMm * Math.cos(angle)];
+}
+
+/** The collar that knots are drawn up in: a semi-spread one. */
+const collar: Collar = { collarPointMm: 75, collarSpreadMm: 110, tieSpaceMm: 8 };
+const tipsBelowMm = collar.collarPointMm * Math.cos(halfAngle(collar));
+/** The leaves' edges start so far above the button, and lie so far off the shirt at the tips and more half-way down. */
+const edgeStartsMm = 14;
+const tipOffShirtMm = 5;
+const leafRoomMm = 14;
+/** Linen gives: a step takes back so little of what stands out, and over so much from its edge inward it gives all the way. */
+const leafStiffness = 0.02;
+const mostOutMm = 4;
+const softEdgeMm = 6;
+
+/** How far from the middle a leaf's edge is at a height, mm: all the way below the tips, and beyond it by less than nothing above the collar. */
+export function leafEdgeMm(y: number): number {
+  if (y < -tipsBelowMm) return Number.POSITIVE_INFINITY;
+  return (collar.tieSpaceMm + downTheLeaf(y) * (collar.collarSpreadMm - collar.tieSpaceMm)) / 2;
+}
+
+/** From 0 where the leaves' edges start to 1 at their tips. */
+function downTheLeaf(y: number): number {
+  return (edgeStartsMm - y) / (edgeStartsMm + tipsBelowMm);
+}
+
+/** Presses what lies under a buttoned collar's leaves back below them. `near` grows from 0 to 1, as the body comes near. */
+export function keepUnderCollar({ position: p, count }: ClothMesh, near: number): void {
+  if (near <= 0) return;
+  for (let i = 0; i < 3 * count; i += 3) {
+    const y = p[i + 1] as number;
+    if (y > edgeStartsMm) continue;
+    const x = Math.abs(p[i] as number);
+    const covered = x - leafEdgeMm(y);
+    if (covered <= 0) continue;
+    const leaf = shirtZMm + tipOffShirtMm + leafRoomMm * Math.sin(Math.PI * downTheLeaf(y)) - (x * x) / chestRound;
+    const out = Math.min(mostOutMm, (p[i + 2] as number) - leaf);
+    if (out > 0) p[i + 2] = (p[i + 2] as number) - near * leafStiffness * out * Math.min(1, covered / softEdgeMm);
+  }
+}

@@ -1,0 +1,170 @@
+import type { Knot } from '../../knot/knot.ts';
+import { shirtZMm } from './body.ts';
+import type { Crease } from './elastic.ts';
+import type { ClothMesh, Strand } from '../mesh/mesh.ts';
+
+/** What is imposed on the cloth as hands and collar do it, on top of what tension and contact give. */
+
+/** The upper edge of a knot that is drawn up stands so far above the collar button, and the knot so far off the shirt, mm. */
+const topAboveMm = 6;
+const offShirtMm = 7;
+/** It is slid by so much of what is missing in a step, and no further. */
+const slideShare = 0.03;
+const mostSlideMm = 0.4;
+const mostPressMm = 0.1;
+/** The face is looked at so far to either side of the middle, and the back over the lower part of its height. */
+const faceHalfMm = 15;
+const lowerShare = 0.4;
+
+/** Where the knot's face is and how far its lower part stands off the shirt, mm, as hands feel it. */
+export class KnotPlace {
+  middleMm = 0;
+  topMm = Number.NEGATIVE_INFINITY;
+  bottomMm = Number.NEGATIVE_INFINITY;
+  gapMm = 0;
+
+  measure({ position: p, columns, active }: ClothMesh): void {
+    const { first, entersAt, leavesAt, parts } = active;
+    const face = parts.includes('band') ? 'band' : 'turn';
+    let sum = 0;
+    let rows = 0;
+    let top = Number.NEGATIVE_INFINITY;
+    let bottom = Number.POSITIVE_INFINITY;
+    for (let row = entersAt; row < leavesAt; row++) {
+      if (parts[row] !== face) continue;
+      sum += p[3 * (first + row * columns + Math.floor(columns / 2))] as number;
+      rows++;
+      for (let v = first + row * columns; v < first + (row + 1) * columns; v++) {
+        if (Math.abs(p[3 * v] as number) > faceHalfMm) continue;
+        top = Math.max(top, p[3 * v + 1] as number);
+        bottom = Math.min(bottom, p[3 * v + 1] as number);
+      }
+    }
+    if (top < bottom) return;
+    this.middleMm = sum / rows;
+    this.topMm = top;
+    this.bottomMm = bottom;
+    this.gapMm = Number.POSITIVE_INFINITY;
+    for (let v = first + entersAt * columns; v < first + leavesAt * columns; v++) {
+      const y = p[3 * v + 1] as number;
+      if (y > bottom && y < bottom + lowerShare * (top - bottom)) this.gapMm = Math.min(this.gapMm, (p[3 * v + 2] as number) - shirtZMm);
+    }
+  }
+}
+
+/**
+ * Slides the knot as one to its place at the collar button and presses its lower part to the shirt, as the hand does that
+ * holds it; arms and hanging ends follow by and by. `eased` goes from 0, where it was laid, to 1.
+ */
+export function settle(mesh: ClothMesh, place: KnotPlace, eased: number): void {
+  const { middleMm, topMm, bottomMm, gapMm } = place;
+  if (eased <= 0 || topMm <= bottomMm) return;
+  const slide = (missing: number) => eased * Math.max(-mostSlideMm, Math.min(mostSlideMm, slideShare * missing));
+  const aside = slide(-middleMm);
+  const up = slide(topAboveMm - topMm);
+  const press = Number.isFinite(gapMm) ? eased * Math.max(-mostPressMm, Math.min(0, slideShare * (offShirtMm - gapMm))) : 0;
+  for (const strand of [mesh.active, mesh.standing]) shift(mesh, strand, aside, up, press, place);
+}
+
+/** Shifts the knot of a strand whole, without setting it in motion; its arm and its hanging end by less the nearer they are to being held. */
+function shift(mesh: ClothMesh, strand: Strand, aside: number, up: number, press: number, { topMm, bottomMm }: KnotPlace): void {
+  const { position: p, before: q, columns } = mesh;
+  const { first, rows, entersAt, leavesAt } = strand;
+  for (let row = 0; row < rows; row++) {
+    const t = row < entersAt ? row / entersAt : row >= leavesAt ? (rows - 1 - row) / (rows - 1 - leavesAt) : 1;
+    const share = t * t * (3 - 2 * t);
+    for (let i = 3 * (first + row * columns); i < 3 * (first + (row + 1) * columns); i += 3) {
+      const low = Math.max(0, Math.min(1, (topMm - (p[i + 1] as number)) / (topMm - bottomMm)));
+      p[i] = (p[i] as number) + share * aside;
+      q[i] = (q[i] as number) + share * aside;
+      p[i + 1] = (p[i + 1] as number) + share * up;
+      q[i + 1] = (q[i + 1] as number) + share * up;
+      p[i + 2] = (p[i + 2] as number) + share * low * press;
+      q[i + 2] = (q[i + 2] as number) + share * low * press;
+    }
+  }
+}
+
+/** Keeps a panel that falls over the knot to the middle, where nothing holds it but a hand. */
+export function centrePanel({ position: p, before: q, columns, active }: ClothMesh, eased: number): void {
+  const from = active.parts.indexOf('tuck');
+  if (from < 0) return;
+  for (let row = from; row < active.rows; row++) {
+    const at = active.first + row * columns;
+    const aside = eased * slideShare * (p[3 * (at + Math.floor(columns / 2))] as number);
+    for (let i = 3 * at; i < 3 * (at + columns); i += 3) {
+      p[i] = (p[i] as number) - aside;
+      q[i] = (q[i] as number) - aside;
+    }
+  }
+}
+
+/** Two fingers squeeze the knot narrower at its bottom: so much a step at its lower edge, for so much cloth as an ordinary blade's section holds, mm and mm². */
+const squeezeMm = 0.006;
+const squeezedMm2 = 170;
+/** Within so much of the middle the fingers hardly reach, mm. */
+const betweenFingersMm = 12;
+
+/**
+ * Squeezes the knot from both sides, the more the lower down, as fingers do that draw it up; the cloth withstands. Fingers take
+ * a fuller tie harder: `sectionMm2` is what its blade holds. `eased` goes from 0 to 1.
+ */
+export function squeezeBottom(mesh: ClothMesh, { middleMm, topMm, bottomMm }: KnotPlace, sectionMm2: number, eased: number): void {
+  if (eased <= 0 || topMm <= bottomMm) return;
+  const { position: p, columns, active } = mesh;
+  const { first, entersAt, leavesAt, parts } = active;
+  const tucked = parts.indexOf('tuck');
+  const to = tucked < 0 ? leavesAt : tucked;
+  const most = (eased * squeezeMm * sectionMm2) / squeezedMm2;
+  for (let i = 3 * (first + entersAt * columns); i < 3 * (first + to * columns); i += 3) {
+    const low = Math.max(0, Math.min(1, (topMm - (p[i + 1] as number)) / (topMm - bottomMm)));
+    const aside = ((p[i] as number) - middleMm) / betweenFingersMm;
+    p[i] = (p[i] as number) - most * low * Math.max(-1, Math.min(1, aside));
+  }
+}
+
+/** How hard a hand presses the whole knot flat, mm a step, which the cloth withstands. */
+const pressForce = 0.002;
+const pressedTo = { topMm: 50, bottomMm: -70 } as const;
+
+/** Presses the whole knot gently toward the shirt. */
+export function pressToShirt({ position: p, count }: ClothMesh): void {
+  for (let i = 0; i < 3 * count; i += 3) {
+    const y = p[i + 1] as number;
+    if (y > pressedTo.bottomMm && y < pressedTo.topMm && (p[i + 2] as number) > shirtZMm) p[i + 2] = (p[i + 2] as number) - pressForce;
+  }
+}
+
+/** The dimples that are laid: one crease in the middle, a hair off it, two, or none. */
+export type DimpleLaid = 'none' | 'centred' | 'off-centre' | 'double';
+
+const dimpleDepthMm = 5;
+const shoulderShare = 0.5;
+const belowKnotMm = 45;
+
+/** Only a blade that comes out of a tuck has a dimple to lay. */
+export function takesDimple({ active, finish }: Knot): boolean {
+  return active === 'blade' && finish === 'tuck';
+}
+
+/** The crease from the tuck to just below the knot; `undefined` where none is laid. */
+export function creaseOf(knot: Knot, { columns, active: strand }: ClothMesh, dimple: DimpleLaid): Crease | undefined {
+  if (!takesDimple(knot)) return undefined;
+  const firstRow = strand.parts.indexOf('tuck');
+  const hangs = strand.parts.lastIndexOf('tuck') + 1;
+  if (dimple === 'none' || firstRow < 0) return undefined;
+  const depth = Float64Array.from({ length: columns }, (_, c) => depthAt((2 * c) / (columns - 1) - 1, dimple));
+  const offset = Float64Array.from({ length: columns }, (_, c) =>
+    c === 0 || c === columns - 1 ? 0 : (depth[c] as number) - ((depth[c - 1] as number) + (depth[c + 1] as number)) / 2,
+  );
+  let lastRow = hangs;
+  for (let below = 0; below < belowKnotMm && lastRow < strand.rows - 3; lastRow++) below += strand.rest[lastRow] ?? 0;
+  return { firstRow, lastRow, offset };
+}
+
+function depthAt(across: number, dimple: DimpleLaid): number {
+  const bump = (at: number, width: number) => Math.exp(-(((across - at) / width) ** 2));
+  const one = (at: number) => -dimpleDepthMm * bump(at, 0.35) + dimpleDepthMm * shoulderShare * (bump(at - 0.7, 0.3) + bump(at + 0.7, 0.3));
+  if (dimple === 'double') return 0.7 * (one(-0.45) + one(0.45));
+  return one(dimple === 'off-centre' ? 0.12 : 0);
+}

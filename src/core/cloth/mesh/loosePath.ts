@@ -1,0 +1,142 @@
+import { type Knot, type Region, type Spoke, spokesCrossed } from '../../knot/knot.ts';
+
+/** Which part of the knot a row of cloth is in; folds and hands treat each of them in its own way. */
+export const parts = ['arm', 'turn', 'throat', 'band', 'top', 'tuck', 'hang'] as const;
+export type Part = (typeof parts)[number];
+
+export type Vec3 = readonly [x: number, y: number, z: number];
+
+/** A strand laid loosely: mm, x toward the wearer's right, y up, z out of his chest. */
+export interface LooseStrand {
+  readonly points: readonly Vec3[];
+  /** Away from the middle of the ball it is wound on: the side of the cloth that is outermost. */
+  readonly normals: readonly Vec3[];
+  readonly parts: readonly Part[];
+  /** The move each point belongs to, from 1; 0 outside the moves. */
+  readonly moves: readonly number[];
+}
+
+const firstRadius = 36;
+const layerMm = 8;
+const elevationDeg = 48;
+const azimuth: Readonly<Record<Region, number>> = { L: 200, C: 90, R: -20 };
+const armAzimuth: Readonly<Record<Exclude<Spoke, 'narrowEnd'>, number>> = { narrowArm: 130, bladeArm: 50 };
+const hangAzimuth = -90;
+/** How far the arms stick out of the loosest turn, so that none can slip over their ends, mm. */
+const clearMm = 70;
+const hangReachMm = 175;
+/** The tuck goes down this much of a layer inside the last band, which leaves it that room. */
+const bandRoom = 1.3;
+const tuckInside = 1.15;
+/** From here on down what came through the band hangs free. */
+const tuckEndsAt = 125;
+
+/** The working strand: from the neck down its arm, round the ball by the word, later turns outside earlier ones, and down. */
+export function activePath(knot: Knot): LooseStrand {
+  const path = new Path();
+  const { moves, finish } = knot;
+  path.straight(onBall(armAzimuth.bladeArm, 0, reachOf(knot)), onBall(armAzimuth.bladeArm, 0, firstRadius), 'arm', front);
+  for (let step = 1; step <= 6; step++) {
+    const share = step / 6;
+    const point = onBall(armAzimuth.bladeArm + (azimuth.R - armAzimuth.bladeArm) * share, 0, firstRadius);
+    path.add(point, 'arm', 0, unit([share * point[0], share * point[1], (1 - share) * firstRadius]));
+  }
+  const spokes = spokesCrossed(knot);
+  let at = azimuth.R;
+  let radius = firstRadius;
+  let bandRadius = firstRadius;
+  moves.forEach(({ region, direction }, i) => {
+    const isBand = finish === 'tuck' && i === moves.length - 2;
+    const turn = shortWay(azimuth[region] - at);
+    const lift = direction === 'i' ? elevationDeg : -elevationDeg;
+    const next = radius + layerMm * (isBand ? bandRoom : 1);
+    const part: Part = isBand ? 'band' : i === moves.length - 1 ? 'top' : spokes[i] === 'narrowEnd' ? 'turn' : 'throat';
+    for (let step = 1; step <= stepsAMove; step++) {
+      const share = step / stepsAMove;
+      const here = radius + (next - radius) * share;
+      path.add(onBall(at + turn * share, lift * Math.sin(Math.PI * share), here), part, i + 1);
+      if (isBand && step === stepsAMove / 2) bandRadius = here;
+    }
+    at += turn;
+    radius = next;
+  });
+  if (finish === 'collar') {
+    path.straight(onBall(azimuth.C, 0, radius), [0, radius + clearMm, -30], 'hang');
+    return path;
+  }
+  const inside = finish === 'tuck' ? bandRadius - tuckInside * layerMm : radius + layerMm;
+  for (let elevation = 15; elevation <= 165; elevation += 7.5) {
+    const share = Math.min(1, Math.max(0, (elevation - 40) / 60));
+    path.add(
+      onBall(azimuth.C, elevation, radius + (inside - radius) * share),
+      elevation < 60 ? 'top' : elevation < tuckEndsAt ? 'tuck' : 'hang',
+      moves.length,
+    );
+  }
+  const [, y, z] = onBall(azimuth.C, 165, inside);
+  path.straight([0, y, z], [0, y - hangReachMm, z * 0.4], 'hang', front);
+  return path;
+}
+
+/** The standing strand: down its arm, through the middle of the ball, and down. */
+export function standingPath(knot: Knot): LooseStrand {
+  const path = new Path();
+  path.straight(onBall(armAzimuth.narrowArm, 0, reachOf(knot)), onBall(armAzimuth.narrowArm, 0, 12), 'arm', front);
+  path.straight(onBall(hangAzimuth, 0, 12), onBall(hangAzimuth, 0, hangReachMm + reachOf(knot) - clearMm), 'hang', front);
+  return path;
+}
+
+const front: Vec3 = [0, 0, 1];
+const stepsAMove = 12;
+const straightStepMm = 10;
+
+function reachOf({ moves }: Knot): number {
+  return firstRadius + layerMm * moves.length + clearMm;
+}
+
+class Path implements LooseStrand {
+  readonly points: Vec3[] = [];
+  readonly normals: Vec3[] = [];
+  readonly parts: Part[] = [];
+  readonly moves: number[] = [];
+
+  add(point: Vec3, part: Part, move: number, normal: Vec3 = unit(point)): void {
+    this.points.push(point);
+    this.normals.push(normal);
+    this.parts.push(part);
+    this.moves.push(move);
+  }
+
+  straight(from: Vec3, to: Vec3, part: Part, normal?: Vec3): void {
+    const steps = Math.max(1, Math.round(distance(from, to) / straightStepMm));
+    for (let i = this.points.length > 0 && distance(from, this.points.at(-1) ?? to) < 1e-9 ? 1 : 0; i <= steps; i++) {
+      const share = i / steps;
+      this.add(
+        [0, 1, 2].map((axis) => (from[axis] ?? 0) + ((to[axis] ?? 0) - (from[axis] ?? 0)) * share) as unknown as Vec3,
+        part,
+        0,
+        normal,
+      );
+    }
+  }
+}
+
+function distance(a: Vec3, b: Vec3): number {
+  return Math.sqrt((a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2 + (a[2] - b[2]) ** 2);
+}
+
+function unit([x, y, z]: Vec3): Vec3 {
+  const length = Math.sqrt(x * x + y * y + z * z) || 1;
+  return [x / length, y / length, z / length];
+}
+
+/** The same angle between −180° and 180°, however often the strand has gone round. */
+function shortWay(degrees: number): number {
+  return degrees - 360 * Math.round(degrees / 360);
+}
+
+function onBall(azimuthDeg: number, elevation: number, radius: number): Vec3 {
+  const a = (azimuthDeg * Math.PI) / 180;
+  const e = (elevation * Math.PI) / 180;
+  return [radius * Math.cos(e) * Math.cos(a), radius * Math.cos(e) * Math.sin(a), radius * Math.sin(e)];
+}

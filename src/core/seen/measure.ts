@@ -1,0 +1,120 @@
+import { neckRadiusMm, shirtZMm } from '../cloth/forces/body.ts';
+import type { ClothMesh, Strand } from '../cloth/mesh/mesh.ts';
+import { frontPart } from './front.ts';
+
+/** What is read off a knot tied in cloth, mm and degrees; sides are the wearer's own, in his mirror. */
+export interface ClothMeasures {
+  /** Cloth that both strands take up: what they hold between their ends less the straight ways, over the neck to the collar button and from there. */
+  readonly takeUpMm: number;
+  readonly topMm: number;
+  readonly bottomMm: number;
+  readonly heightMm: number;
+  readonly depthMm: number;
+  /** Of the front band's middle line against level; positive where it rises to the wearer's right. */
+  readonly tiltDeg: number;
+  /** How far the knot reaches past the middle of its bottom, on each side. */
+  readonly leftMm: number;
+  readonly rightMm: number;
+}
+
+const slices = 24;
+const middleHalfMm = 8;
+/** Where no band tells, so much of the first turn counts to the arm that it comes from under the collar. */
+const rootMm = 16;
+
+/** Reads the measures off the rows of the knot itself; arms and ends that hang or are led away are left out. */
+export function measureCloth(mesh: ClothMesh): ClothMeasures {
+  const { position: p, columns, active } = mesh;
+  const knot: number[] = [];
+  /** What passes across the front, where the knot does not end in a fall. */
+  const across: number[] = [];
+  const first = firstRowOfFace(mesh);
+  const endY = p[3 * (active.first + (active.rows - 1) * columns + Math.floor(columns / 2)) + 1] ?? 0;
+  const facing = frontPart(active.parts, endY);
+  for (let row = 0; row < active.rows; row++) {
+    const part = active.parts[row];
+    if (part === 'arm' || part === 'hang' || part === 'tuck' || (part === 'top' && facing === 'turn')) continue;
+    if (row < first) continue;
+    for (let c = 0; c < columns; c++) {
+      const v = active.first + row * columns + c;
+      knot.push(v);
+      if (part === facing && facing !== 'top') across.push(v);
+    }
+  }
+  const face = across.length > 0 ? across : knot;
+  const of = (v: number, axis: number) => p[3 * v + axis] ?? 0;
+  // The flanks of a band that leans stand higher and lower than its middle: its height is that of the middle.
+  const middleX = face.reduce((sum, v) => sum + of(v, 0), 0) / face.length;
+  const [bottomY, topY] = range(face.filter((v) => Math.abs(of(v, 0) - middleX) < middleHalfMm).map((v) => of(v, 1)));
+  const [back, front] = range(knot.filter((v) => of(v, 1) >= bottomY && of(v, 1) <= topY).map((v) => of(v, 2)));
+  const spanAt = (y: number) => range(knot.filter((v) => Math.abs(of(v, 1) - y) < (topY - bottomY) / slices + 2).map((v) => of(v, 0)));
+  const widths = Array.from({ length: slices }, (_, i) => spanAt(bottomY + ((i + 0.5) / slices) * (topY - bottomY)));
+  const width = ([from, to]: readonly [number, number]) => to - from;
+  const lowest = widths.slice(1, 4).map(width);
+  const bottomMiddle = widths[2] ? (widths[2][0] + widths[2][1]) / 2 : 0;
+  const [left, right] = range(widths.flat());
+  return {
+    takeUpMm: takenUpBy(mesh, active) + takenUpBy(mesh, mesh.standing),
+    topMm: Math.max(...widths.slice(slices / 2).map(width)),
+    bottomMm: lowest.reduce((sum, each) => sum + each, 0) / lowest.length,
+    heightMm: topY - bottomY,
+    depthMm: front - back,
+    tiltDeg: tiltOf(mesh, active),
+    leftMm: bottomMiddle - left,
+    rightMm: right - bottomMiddle,
+  };
+}
+
+/**
+ * Cloth that a strand holds beyond the straight way from its first row, over the neck to the collar button, and from there to its
+ * last row. What is read off between fixed places does not hang on which rows have come to lie in the knot.
+ */
+function takenUpBy({ position: p, columns }: ClothMesh, { first, rows, rest }: Strand): number {
+  const place = (row: number) => {
+    const i = 3 * (first + row * columns + Math.floor(columns / 2));
+    return [p[i] ?? 0, p[i + 1] ?? 0, p[i + 2] ?? 0] as const;
+  };
+  const [x, y, z] = place(0);
+  const round = neckRadiusMm * Math.atan2(Math.abs(x), z - (shirtZMm - neckRadiusMm));
+  const [endX, endY] = place(rows - 1);
+  return rest.subarray(0, rows - 1).reduce((sum, mm) => sum + mm, 0) - Math.hypot(round, y) - Math.hypot(endX, endY);
+}
+
+/** The first turn comes down from under the collar: it is of the face only from where its middle lies lower than the band's top. */
+function firstRowOfFace({ position: p, columns, active }: ClothMesh): number {
+  const { parts, rest } = active;
+  const middleY = (row: number) => p[3 * (active.first + row * columns + Math.floor(columns / 2)) + 1] ?? 0;
+  const bandTop = Math.max(
+    ...parts.flatMap((part, row) =>
+      part === 'band' ? Array.from({ length: columns }, (_, c) => p[3 * (active.first + row * columns + c) + 1] ?? 0) : [],
+    ),
+  );
+  let row = parts.findIndex((part) => part !== 'arm');
+  if (Number.isFinite(bandTop)) {
+    while (parts[row] !== 'band' && middleY(row) > bandTop) row++;
+    return row;
+  }
+  for (let inKnotMm = 0; inKnotMm < rootMm; row++) inKnotMm += rest[row] ?? rootMm;
+  return row;
+}
+
+/** The band's middle line, fitted where it faces the front. */
+function tiltOf({ position: p, normal: n, columns }: ClothMesh, { first, rows, parts }: Strand): number {
+  const middle = Math.floor(columns / 2);
+  const points: (readonly [number, number])[] = [];
+  for (let row = 0; row < rows; row++) {
+    const i = 3 * (first + row * columns + middle);
+    if (parts[row] === 'band' && Math.abs(n[i + 2] ?? 0) > facingFront) points.push([p[i] ?? 0, p[i + 1] ?? 0]);
+  }
+  if (points.length < 2) return 0;
+  const mean = (axis: 0 | 1) => points.reduce((sum, point) => sum + point[axis], 0) / points.length;
+  const [mx, my] = [mean(0), mean(1)];
+  const [xx, xy] = points.reduce(([a, b], [x, y]) => [a + (x - mx) ** 2, b + (x - mx) * (y - my)], [0, 0]);
+  return xx > 0 ? (Math.atan(xy / xx) * 180) / Math.PI : 0;
+}
+
+const facingFront = 0.7;
+
+function range(values: readonly number[]): readonly [number, number] {
+  return values.length > 0 ? [Math.min(...values), Math.max(...values)] : [0, 0];
+}

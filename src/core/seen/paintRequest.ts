@@ -1,0 +1,35 @@
+import { rgbOf } from '../colour/rgb.ts';
+import type { FabricLook } from '../tie/fabricLook.ts';
+import { fabrics } from '../tie/fabrics.ts';
+import type { PictureRequest } from './picture.ts';
+import { weaves } from './weave.ts';
+
+const smooth = new Set(['satin', 'printed-silk', 'woven-silk']);
+
+export interface PaintedSize {
+  readonly widthPx: number;
+  readonly heightPx: number;
+  /** So much of the knot is as high as the picture, mm. */
+  readonly heightMm: number;
+}
+
+/** How a knot is painted without a graphics card: in a picture of the given size, from the side it is turned to. */
+export function paintRequest(
+  paint: FabricLook,
+  { widthPx, heightPx, heightMm }: PaintedSize,
+  turnDeg: number,
+  blade: 'right' | 'left',
+): PictureRequest {
+  const first = rgbOf(paint.colours[0] ?? '#5a626b');
+  return {
+    widthPx,
+    heightPx,
+    pxPerMm: heightPx / heightMm,
+    centrePx: [widthPx / 2, heightPx * 0.42],
+    turnDeg,
+    colours: [first, paint.colours[1] ? rgbOf(paint.colours[1]) : first],
+    weave: weaves[paint.pattern],
+    sheen: smooth.has(paint.fabric) ? 1 - fabrics[paint.fabric].grip * 0.6 : 0.1,
+    facing: blade === 'right',
+  };
+}

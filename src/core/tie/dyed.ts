@@ -1,9 +1,0 @@
-import type { FabricCode } from './fabrics.ts';
-import type { PatternCode } from './patterns.ts';
-
-/** How a tie's cloth looks. Colours as `#rrggbb`, the ground first. */
-export interface Dyed {
-  readonly fabric: FabricCode;
-  readonly pattern: PatternCode;
-  readonly colours: readonly string[];
-}

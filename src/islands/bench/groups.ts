@@ -1,3 +1,0 @@
-/** What is set for a fitting, piece by piece. */
-export const groups = ['client', 'shirt', 'jacket', 'tie', 'aim'] as const;
-export type Group = (typeof groups)[number];

@@ -1,0 +1,132 @@
+import { useController, useFormContext } from 'react-hook-form';
+import { frontDropOf } from '../../core/body/frontDrop.ts';
+import type { PlanRequest } from '../../core/index.ts';
+import { measures } from '../../core/measures/measures.ts';
+import { formatFigure, formatLength } from '../../core/units/length.ts';
+import { collarLeaves } from '../../drawing/collar/leaves.ts';
+import { jacketFronts } from '../../drawing/jacket/fronts.ts';
+import { Dimension } from '../../drawing/sheet/Dimension.tsx';
+import { Handle } from '../../drawing/sheet/Handle.tsx';
+import type { AtHand } from '../atHand/values.ts';
+
+interface HandleProps {
+  readonly request: PlanRequest;
+}
+
+/** The belt line: moves the front drop. A supposed drop becomes a measured one when it is taken by the hand. */
+export function FrontDropHandle({ request }: HandleProps) {
+  const { setValue } = useFormContext<AtHand>();
+  const { field } = useController<AtHand, 'question.client.frontDropMm'>({ name: 'question.client.frontDropMm' });
+  const { minMm, maxMm } = measures.client.frontDropMm;
+  const drop = frontDropOf(request.client);
+  const x = 196;
+  return (
+    <g>
+      <Dimension
+        from={[x, 0]}
+        to={[x, drop.meanMm]}
+        ink="set"
+        label={`${drop.measured ? '' : '≈ '}${formatFigure(drop.meanMm, request.units)}`}
+        place="right"
+      />
+      <Handle
+        x={x}
+        y={drop.meanMm}
+        axis="y"
+        label="Front drop"
+        valueMm={drop.meanMm}
+        valueText={formatLength(drop.meanMm, request.units)}
+        minMm={minMm}
+        maxMm={maxMm}
+        onChange={(mm) => {
+          field.onChange(mm);
+          setValue('question.client.frontDropHow', 'tape');
+        }}
+      />
+    </g>
+  );
+}
+
+/** The lapel's broadest point. */
+export function LapelHandle({ request }: HandleProps) {
+  const { field } = useController<AtHand, 'question.jacket.lapelMm'>({ name: 'question.jacket.lapelMm' });
+  const { client, jacket, units } = request;
+  if (!jacket) return null;
+  const { minMm, maxMm } = measures.jacket.lapelMm;
+  const [from, to] = jacketFronts(jacket, frontDropOf(client).meanMm, 0, client.neckMm).measure;
+  return (
+    <g>
+      <Dimension from={[-from[0], from[1]]} to={[-to[0], to[1]]} ink="set" label={formatFigure(jacket.lapelMm, units)} />
+      <Handle
+        x={-to[0]}
+        y={to[1]}
+        axis="x"
+        gain={-1}
+        label="Lapel width"
+        valueMm={jacket.lapelMm}
+        valueText={formatLength(jacket.lapelMm, units)}
+        minMm={minMm}
+        maxMm={maxMm}
+        onChange={field.onChange}
+      />
+    </g>
+  );
+}
+
+/** The collar's points: their spread. */
+export function SpreadHandle({ request }: HandleProps) {
+  const { field } = useController<AtHand, 'question.shirt.collarSpreadMm'>({ name: 'question.shirt.collarSpreadMm' });
+  const { client, shirt, units } = request;
+  const tip = collarLeaves(shirt, client.neckMm).tips[1];
+  return (
+    <Handle
+      x={tip[0]}
+      y={tip[1]}
+      axis="x"
+      gain={2}
+      label="Tip to tip"
+      valueMm={shirt.collarSpreadMm}
+      valueText={formatLength(shirt.collarSpreadMm, units)}
+      minMm={Math.max(measures.shirt.collarSpreadMm.minMm, shirt.tieSpaceMm + 4)}
+      maxMm={Math.min(measures.shirt.collarSpreadMm.maxMm, 2 * shirt.collarPointMm)}
+      onChange={field.onChange}
+    />
+  );
+}
+
+/** The blade's width and the tie's length, on the tie itself. */
+export function TieHandles({ request }: HandleProps) {
+  const length = useController<AtHand, 'question.tie.lengthMm'>({ name: 'question.tie.lengthMm' }).field;
+  const blade = useController<AtHand, 'question.tie.bladeMm'>({ name: 'question.tie.bladeMm' }).field;
+  const { tie, client, shirt, units } = request;
+  const lengths = measures.tie.lengthMm;
+  const blades = measures.tie.bladeMm;
+  const loop = client.neckMm + shirt.collarAllowanceMm + client.crossingGapMm;
+  return (
+    <g>
+      <Handle
+        x={tie.lengthMm}
+        y={0}
+        axis="x"
+        label="Length of the tie"
+        valueMm={tie.lengthMm}
+        valueText={formatLength(tie.lengthMm, units)}
+        minMm={Math.max(lengths.minMm, loop + 1, tie.neckAtMm + tie.tailMm + 1)}
+        maxMm={lengths.maxMm}
+        onChange={length.onChange}
+      />
+      <Handle
+        x={tie.lengthMm - tie.bladeMm / 2 - 45}
+        y={tie.bladeMm / 2}
+        axis="y"
+        gain={2}
+        label="Width of the blade"
+        valueMm={tie.bladeMm}
+        valueText={formatLength(tie.bladeMm, units)}
+        minMm={Math.max(blades.minMm, tie.tailMm)}
+        maxMm={Math.min(blades.maxMm, tie.neckAtMm - 1)}
+        onChange={blade.onChange}
+      />
+    </g>
+  );
+}

@@ -1,0 +1,47 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { changedInBetween } from '../../../contract/problem.ts';
+import type { Kind, RecordOf } from '../../../contract/records/records.ts';
+import type { Fault } from '../../../core/measures/faults.ts';
+import type { LengthUnit } from '../../../core/units/length.ts';
+import { Refusal } from '../../wire/http.ts';
+import { keepRecord } from '../../wire/queries.ts';
+
+export interface Keeping<K extends Kind> {
+  readonly state: 'resting' | 'keeping' | 'waiting' | 'kept';
+  readonly message: string | undefined;
+  readonly faults: readonly Fault[];
+  /** The record as somebody else kept it meanwhile. */
+  readonly theirs: RecordOf[K] | undefined;
+  readonly keep: (record: RecordOf[K]) => void;
+  readonly settle: () => void;
+}
+
+/** Saves a record: waits an outage out, tells refusals, and hands over what somebody else kept meanwhile. */
+export function useKeeping<K extends Kind>(kind: K, units: LengthUnit, onKept: (record: RecordOf[K]) => void): Keeping<K> {
+  const queries = useQueryClient();
+  const [theirs, setTheirs] = useState<RecordOf[K]>();
+  const mutation = useMutation({
+    mutationFn: (record: RecordOf[K]) => keepRecord(kind, record, units),
+    onSuccess: async (kept) => {
+      setTheirs(undefined);
+      onKept(kept);
+      await queries.invalidateQueries({ queryKey: [kind] });
+    },
+    onError: (error) => {
+      if (error instanceof Refusal && error.code === changedInBetween) setTheirs(error.current as RecordOf[K]);
+    },
+  });
+  const refusal = mutation.error instanceof Refusal ? mutation.error : undefined;
+  return {
+    state: mutation.isPending ? (mutation.failureCount > 0 ? 'waiting' : 'keeping') : mutation.isSuccess ? 'kept' : 'resting',
+    message: theirs ? undefined : mutation.error?.message,
+    faults: refusal?.faults ?? [],
+    theirs,
+    keep: (record) => mutation.mutate(record),
+    settle: () => {
+      setTheirs(undefined);
+      mutation.reset();
+    },
+  };
+}

@@ -1,0 +1,60 @@
+import { useFormContext } from 'react-hook-form';
+import { frontDropOf } from '../../../core/body/frontDrop.ts';
+import type { PlanRequest } from '../../../core/index.ts';
+import { buttoningPoint } from '../../../core/jacket/opening.ts';
+import { measures } from '../../../core/measures/measures.ts';
+import { formatLength } from '../../../core/units/length.ts';
+import { jacketFronts } from '../../../drawing/jacket/fronts.ts';
+import { JacketSheet } from '../../../drawing/jacket/JacketSheet.tsx';
+import { Handle } from '../../../drawing/sheet/Handle.tsx';
+import type { Entries } from '../form/entries.ts';
+import { drawnRequest, lengthsOf } from './drawnRequest.ts';
+import { OpeningInWords } from './OpeningInWords.tsx';
+import type { PictureProps } from './pictureProps.ts';
+
+/** The jacket's fronts as worn, over a usual shirt. */
+export function JacketPicture({ entries, units }: PictureProps) {
+  const { setValue } = useFormContext<Entries>();
+  const { worn, lapelKind, cut, waistcoat } = entries as unknown as NonNullable<PlanRequest['jacket']>;
+  const jacket = { lapelMm: 85, buttoningMm: null, ...lengthsOf(entries, ['lapelMm', 'buttoningMm']), worn, lapelKind, cut, waistcoat };
+  const request = drawnRequest(units, { jacket });
+  const beltMm = frontDropOf(request.client).meanMm;
+  const buttonMm = buttoningPoint(jacket, beltMm);
+  const [, lapel] = jacketFronts(jacket, beltMm, 0, request.client.neckMm).measure;
+  return (
+    <>
+      <JacketSheet
+        id="jacket"
+        request={request}
+        shirtColour="#f6f7f9"
+        jacketColour={String(entries['colour'])}
+        className="max-h-[34rem] w-full"
+      >
+        <Handle
+          x={-lapel[0]}
+          y={lapel[1]}
+          axis="x"
+          gain={-1}
+          label="Lapel width"
+          valueMm={jacket.lapelMm}
+          valueText={formatLength(jacket.lapelMm, units)}
+          minMm={measures.jacket.lapelMm.minMm}
+          maxMm={measures.jacket.lapelMm.maxMm}
+          onChange={(mm) => setValue('lapelMm', mm)}
+        />
+        <Handle
+          x={-212}
+          y={buttonMm}
+          axis="y"
+          label="Buttoning point"
+          valueMm={buttonMm}
+          valueText={formatLength(buttonMm, units)}
+          minMm={measures.jacket.buttoningMm.minMm}
+          maxMm={Math.min(measures.jacket.buttoningMm.maxMm, beltMm + 60)}
+          onChange={(mm) => setValue('buttoningMm', mm)}
+        />
+      </JacketSheet>
+      <OpeningInWords request={request} over="a usual semi-spread collar" />
+    </>
+  );
+}

@@ -1,0 +1,53 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import type { ClientRecord } from '../../contract/records/records.ts';
+import type { SeenCloth } from '../../core/cloth/mesh/compact.ts';
+import type { DimpleLaid } from '../../core/cloth/forces/imposed.ts';
+import { rescaledFor } from '../../core/seen/rescale.ts';
+import type { TyingRequest } from '../../core/cloth/simulate.ts';
+import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
+import { type PlanRequest, parseKnot } from '../../core/index.ts';
+import type { AtHand } from '../atHand/values.ts';
+import { drawnOn } from './drawnOn.ts';
+import { readyClothQuery } from './readyCloth.ts';
+import { useLiveCloth } from './useLiveCloth.ts';
+
+/** The dimple that a client likes; a walk-in has one a hair off the centre. */
+export function dimpleOf(client: ClientRecord | null): DimpleLaid {
+  return client?.dimple ?? 'off-centre';
+}
+
+/**
+ * What is to be shown of a knot in cloth just now: the ready mesh at this tie's size, and once it is tied this very tie; while only
+ * another dimple is being laid, this tie with the one before.
+ */
+export function useShownCloth(knot: MappedKnot, request: PlanRequest, values: AtHand, dimple: DimpleLaid) {
+  const ready = useQuery(readyClothQuery(knot.code)).data;
+  const tying = useMemo(() => tyingOf(knot, request, dimple), [knot, request, dimple]);
+  const { live, again, stop } = useLiveCloth(tying);
+  const usual = useMemo((): SeenCloth | undefined => (ready ? rescaledFor(tying, ready) : undefined), [ready, tying]);
+  const butForDimple = useMemo(() => JSON.stringify({ ...tying, dimple: undefined }), [tying]);
+  const [last, setLast] = useState<{ readonly of: string; readonly cloth: SeenCloth }>();
+  if (live.kind === 'tied' && live.cloth !== last?.cloth) setLast({ of: butForDimple, cloth: live.cloth });
+  const before = live.kind === 'tying' && last?.of === butForDimple ? last.cloth : undefined;
+  const cloth = live.kind === 'tied' ? live.cloth : (before ?? usual);
+  const dressed = useMemo(() => {
+    const { cloth: paint, shirtColour, jacketColour } = drawnOn(request, values);
+    const { shirt, jacket, client } = request;
+    const dress = { collar: shirt, buttonsMm: shirt.buttonsMm, shirtColour, jacketColour, lapelMm: jacket?.lapelMm ?? 0 };
+    return { paint, blade: client.blade, dress };
+  }, [request, values]);
+  return { cloth, isBefore: before !== undefined, live, again, stop, dressed };
+}
+
+function tyingOf({ plan }: MappedKnot, { client, shirt, tie }: PlanRequest, dimple: DimpleLaid): TyingRequest {
+  return {
+    knot: parseKnot(plan.moves),
+    // The pattern makes no other knot.
+    tie: { ...tie, pattern: 'solid' },
+    loopMm: client.neckMm + shirt.collarAllowanceMm,
+    standingMm: (plan.start.sets === 'blade' ? plan.start.bladeDropMm : plan.start.tailDropMm) + client.crossingGapMm,
+    dimple,
+    seed: 0,
+  };
+}

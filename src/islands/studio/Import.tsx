@@ -1,0 +1,118 @@
+import { useMutation } from '@tanstack/react-query';
+import { FileUp } from 'lucide-react';
+import { useId, useState } from 'react';
+import { type ExchangeFile, exchangeFiles, type ImportReport, isExchangeFile } from '../../contract/exchange/report.ts';
+import { OutageNotice } from '../ui/OutageNotice.tsx';
+import { importFile } from '../wire/queries.ts';
+import { Report } from './ImportReport.tsx';
+
+interface Chosen {
+  readonly file: string;
+  readonly as: ExchangeFile;
+  readonly text: string;
+}
+
+/** A file chosen, what it would do told line by line, and then done, all of it or nothing. */
+export function Import() {
+  const [chosen, setChosen] = useState<Chosen>();
+  const [unread, setUnread] = useState<string>();
+  const looking = useMutation({ mutationFn: ({ as, text }: Chosen) => importFile(as, text, false) });
+  const doing = useMutation({ mutationFn: ({ as, text }: Chosen) => importFile(as, text, true) });
+  const id = useId();
+  const look = (next: Chosen) => {
+    setChosen(next);
+    doing.reset();
+    looking.mutate(next);
+  };
+  const read = async (file: File | undefined) => {
+    if (!file) return;
+    setUnread(undefined);
+    const as = guess(file.name);
+    if (!as) {
+      setUnread(
+        `“${file.name}” is none of the files read here: a name with clients, shirts, jackets, ties, squares, outfits or namings and .csv, or .vcf, or .json.`,
+      );
+      return;
+    }
+    look({ file: file.name, as, text: await file.text() });
+  };
+  const report: ImportReport | undefined = doing.data ?? looking.data;
+  const pending = looking.isPending || doing.isPending;
+  const outage = (looking.isPending && looking.failureCount > 0) || (doing.isPending && doing.failureCount > 0);
+  return (
+    <section aria-labelledby="in">
+      <h2 id="in" className="border-b-2 border-ink pb-1 text-2xl font-semibold">
+        In
+      </h2>
+      <label
+        htmlFor={id}
+        className="my-3 flex min-h-28 cursor-pointer flex-col items-center justify-center gap-1 border-2 border-dashed border-set/60 p-4 text-set focus-within:outline-3 hover:bg-set-wash"
+        onDragOver={(event) => event.preventDefault()}
+        onDrop={(event) => {
+          event.preventDefault();
+          void read(event.dataTransfer.files[0]);
+        }}
+      >
+        <span className="flex items-center gap-2 text-xl">
+          <FileUp aria-hidden className="size-6" /> Choose a file, or drop it here
+        </span>
+        <span className="text-note text-soft">.csv, .vcf or .json. First you see what it would do; nothing is changed by looking.</span>
+        <input
+          id={id}
+          type="file"
+          accept=".csv,.vcf,.json,text/csv,text/vcard,application/json"
+          className="sr-only"
+          onChange={(event) => {
+            void read(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </label>
+      {unread && (
+        <p role="alert" className="bg-outside-wash px-4 py-2 text-outside">
+          {unread}
+        </p>
+      )}
+      {chosen && exchangeFiles[chosen.as].format === 'csv' && (
+        <label className="flex flex-wrap items-center gap-2 pb-2">
+          “{chosen.file}” read as a table of
+          <select
+            className="h-9 border-b-2 border-set/40 bg-transparent text-lg text-set"
+            value={chosen.as}
+            onChange={(event) => isExchangeFile(event.target.value) && look({ ...chosen, as: event.target.value })}
+          >
+            {Object.entries(exchangeFiles)
+              .filter(([, { format }]) => format === 'csv')
+              .map(([name, { kind }]) => (
+                <option key={name} value={name}>
+                  {kind}
+                </option>
+              ))}
+          </select>
+        </label>
+      )}
+      {outage && <OutageNotice what="Nothing was changed; this page keeps trying." />}
+      {pending && !outage && (
+        <p role="status" className="py-2 text-lg text-soft">
+          {doing.isPending ? 'Bringing it in …' : 'Looking at the file …'}
+        </p>
+      )}
+      {(looking.error ?? doing.error) && (
+        <p role="alert" className="bg-outside-wash px-4 py-2 text-outside">
+          {(looking.error ?? doing.error)?.message}
+        </p>
+      )}
+      {report && !pending && <Report report={report} onApply={() => chosen && doing.mutate(chosen)} />}
+    </section>
+  );
+}
+
+/** Which of our files it is, by its name; tables are told apart by the kind named in them. */
+function guess(name: string): ExchangeFile | undefined {
+  const lower = name.toLowerCase();
+  if (lower.endsWith('.vcf')) return 'clients.vcf';
+  if (lower.endsWith('.json')) return 'studio.json';
+  if (!lower.endsWith('.csv')) return undefined;
+  const known = (Object.keys(exchangeFiles) as ExchangeFile[]).find((file) => file.endsWith('.csv') && lower.includes(file.slice(0, -4)));
+  return known ?? 'clients.csv';
+}

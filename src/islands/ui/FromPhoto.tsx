@@ -1,0 +1,51 @@
+import { Camera } from 'lucide-react';
+import { useId, useState } from 'react';
+import type { ColourShare } from '../../core/colour/cloth.ts';
+import { paletteOfPhoto } from '../device/paletteOfPhoto.ts';
+
+interface FromPhotoProps {
+  /** What the colours are of. */
+  readonly label: string;
+  readonly onPalette: (palette: readonly ColourShare[]) => void;
+}
+
+/** Reads the colours of a cloth from a photo of it, which never leaves the machine. */
+export function FromPhoto({ label, onPalette }: FromPhotoProps) {
+  const id = useId();
+  const [state, setState] = useState<{ readonly reading: boolean; readonly fault?: string }>({ reading: false });
+  const read = async (file: File | undefined) => {
+    if (!file) return;
+    setState({ reading: true });
+    try {
+      onPalette(await paletteOfPhoto(file));
+      setState({ reading: false });
+    } catch (error) {
+      setState({ reading: false, fault: error instanceof Error ? error.message : 'That picture cannot be read.' });
+    }
+  };
+  return (
+    <span className="inline-flex flex-wrap items-center gap-x-2">
+      <label
+        htmlFor={id}
+        title="The photo is looked at here and sent nowhere."
+        className="flex min-h-9 cursor-pointer items-center gap-1 text-set focus-within:outline-3"
+      >
+        <Camera aria-hidden className="size-4" /> from a photo
+        <span className="sr-only"> of the cloth: {label}</span>
+        <input
+          id={id}
+          type="file"
+          accept="image/*"
+          className="sr-only"
+          onChange={(event) => {
+            void read(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </label>
+      <span role="status" className={`text-note ${state.fault ? 'text-outside' : 'text-soft'}`}>
+        {state.reading ? 'Looking at the photo …' : state.fault}
+      </span>
+    </span>
+  );
+}

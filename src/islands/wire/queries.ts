@@ -1,0 +1,84 @@
+import { QueryClient, queryOptions } from '@tanstack/react-query';
+import type { ExchangeFile, ImportReport } from '../../contract/exchange/report.ts';
+import type { Fitting, FittingDraft, FittingSummary } from '../../contract/fitting.ts';
+import type { Kind, Page, RecordOf, StudioRecord, Wardrobe } from '../../contract/records/records.ts';
+import type { LengthUnit } from '../../core/units/length.ts';
+import { ask, Outage } from './http.ts';
+
+const longestPauseMs = 5000;
+
+/** Outages are waited out, however long; refusals are not repeated. */
+const patience = {
+  retry: (_count: number, error: Error) => error instanceof Outage,
+  retryDelay: (attempt: number) => Math.min(1000 * 2 ** attempt, longestPauseMs),
+  networkMode: 'always',
+} as const;
+
+export function createQueryClient(): QueryClient {
+  return new QueryClient({
+    defaultOptions: {
+      queries: { ...patience, staleTime: 30_000, refetchOnWindowFocus: false },
+      mutations: patience,
+    },
+  });
+}
+
+/** What a client can be dressed from; without an id, the one fitted last. */
+export function wardrobeQuery(clientId?: string | null) {
+  return queryOptions({
+    queryKey: ['wardrobe', clientId ?? null],
+    queryFn: () => ask<Wardrobe>(`/api/wardrobe${clientId ? `?client=${encodeURIComponent(clientId)}` : ''}`),
+  });
+}
+
+export const studioQuery = queryOptions({ queryKey: ['studio'], queryFn: () => ask<StudioRecord>('/api/studio') });
+
+/** What of a list is wanted; `clientId: null` for the studio's own. */
+export interface ListWanted {
+  readonly find?: string;
+  readonly clientId?: string | null;
+  /** Only what this client can wear. */
+  readonly wearableBy?: string;
+  readonly archived?: boolean;
+  readonly from?: number;
+}
+
+export function listQuery<K extends Kind>(kind: K, wanted: ListWanted) {
+  return queryOptions({ queryKey: [kind, 'list', wanted], queryFn: () => listPage(kind, wanted) });
+}
+
+/** One page of a list. */
+export function listPage<K extends Kind>(
+  kind: K,
+  { find = '', clientId, wearableBy, archived = false, from = 0 }: ListWanted,
+): Promise<Page<RecordOf[K]>> {
+  const query = new URLSearchParams({ find: find.trim(), archived: String(archived), from: String(from) });
+  if (clientId !== undefined) query.set('client', clientId ?? 'studio');
+  if (wearableBy !== undefined) query.set('wearableBy', wearableBy);
+  return ask(`/api/${kind}?${query}`);
+}
+
+export function recordQuery<K extends Kind>(kind: K, id: string) {
+  return queryOptions({ queryKey: [kind, 'one', id], queryFn: () => ask<RecordOf[K]>(`/api/${kind}/${encodeURIComponent(id)}`) });
+}
+
+/** Adds a record that has no version yet, or changes the one that has. */
+export function keepRecord<K extends Kind>(kind: K, record: RecordOf[K], units: LengthUnit): Promise<RecordOf[K]> {
+  const isNew = record.version === 0;
+  return ask(`/api/${kind}${isNew ? '' : `/${record.id}`}?units=${units}`, { method: isNew ? 'POST' : 'PUT', body: record });
+}
+
+export const fittingsQuery = queryOptions({ queryKey: ['fittings'], queryFn: () => ask<FittingSummary[]>('/api/fittings') });
+
+export function fittingQuery(id: string) {
+  return queryOptions({ queryKey: ['fittings', id], queryFn: () => ask<Fitting>(`/api/fittings/${encodeURIComponent(id)}`) });
+}
+
+export function saveFitting(draft: FittingDraft): Promise<Fitting> {
+  return ask<Fitting>('/api/fittings', { method: 'POST', body: draft });
+}
+
+/** What a file would do to the records; with `apply`, does it, all or nothing. */
+export function importFile(file: ExchangeFile, text: string, apply: boolean): Promise<ImportReport> {
+  return ask<ImportReport>(`/api/import/${file}?apply=${apply}`, { method: 'POST', body: text, type: 'application/octet-stream' });
+}

@@ -1,0 +1,153 @@
+import { isNamed, withLatest } from '../../contract/exchange/cells.ts';
+import type { ReportLine } from '../../contract/exchange/report.ts';
+import { checkKeptFitting } from '../../contract/fitting.ts';
+import { checkRecord } from '../../contract/records/checkRecord.ts';
+import { fieldsOf, kinds } from '../../contract/records/kinds.ts';
+import { differences } from '../../contract/records/merge.ts';
+import type { ClientRecord, Kind, RecordOf, StudioRecord } from '../../contract/records/records.ts';
+import { checkStudio } from '../../contract/records/studio.ts';
+import { isUuid, type Queryable } from '../database.ts';
+import { fittingIds, keepFitting } from '../fittings.ts';
+import { everyTitle, insertRecord, recordsById, updateRecord } from '../records.ts';
+import { changeStudio } from '../studios.ts';
+import type { Proposal } from './proposals.ts';
+
+/** A proposal held against what is kept: what is told of it, and what doing it means. */
+export interface Compared {
+  readonly report: ReportLine;
+  readonly apply?: (sql: Queryable) => Promise<void>;
+}
+
+type Values = Readonly<Record<string, unknown>>;
+
+/** Holds every proposal against what is kept and against the others. */
+export async function compareWithKept(sql: Queryable, studio: StudioRecord, proposals: readonly Proposal[]): Promise<Compared[]> {
+  const kept = await keptOf(sql, studio.id, proposals);
+  const seen = new Set<string>();
+  return proposals.map((proposal) => {
+    switch (proposal.of) {
+      case 'studio':
+        return compareStudio(studio, proposal);
+      case 'fitting':
+        return compareFitting(studio, proposal, kept);
+      default:
+        return compareRecord(studio, proposal.of, proposal, kept, seen);
+    }
+  });
+}
+
+interface KeptOf {
+  readonly records: ReadonlyMap<Kind, ReadonlyMap<string, RecordOf[Kind]>>;
+  readonly fittings: ReadonlySet<string>;
+  /** Ids of each kind that will be there, kept or proposed. */
+  readonly ids: ReadonlyMap<Kind, ReadonlySet<string>>;
+  /** Ids by lower-case title. */
+  readonly titles: ReadonlyMap<Kind, ReadonlyMap<string, readonly string[]>>;
+}
+
+async function keptOf(sql: Queryable, studioId: string, proposals: readonly Proposal[]): Promise<KeptOf> {
+  const records = new Map<Kind, ReadonlyMap<string, RecordOf[Kind]>>();
+  const ids = new Map<Kind, Set<string>>();
+  const titles = new Map<Kind, Map<string, string[]>>();
+  for (const kind of Object.keys(kinds) as Kind[]) {
+    const proposed = proposals.filter(({ of }) => of === kind).map(({ values }) => String(values['id'] ?? ''));
+    records.set(kind, await recordsById<Kind>(sql, studioId, kind, proposed));
+    const all = await everyTitle(sql, studioId, kind);
+    ids.set(kind, new Set([...all.map(({ id }) => id), ...proposed.filter(isUuid)]));
+    const byTitle = new Map<string, string[]>();
+    for (const { id, title } of all) byTitle.set(title.toLowerCase(), [...(byTitle.get(title.toLowerCase()) ?? []), id]);
+    titles.set(kind, byTitle);
+  }
+  const wanted = proposals.filter(({ of }) => of === 'fitting').map(({ values }) => String(values['id'] ?? ''));
+  return { records, ids, titles, fittings: await fittingIds(sql, studioId, wanted) };
+}
+
+function compareStudio(studio: StudioRecord, { line, values }: Proposal): Compared {
+  const { value, faults } = checkStudio({ ...values, id: studio.id });
+  const about = { line, what: 'studio', title: studio.name };
+  if (faults) return { report: { ...about, action: 'fault', details: faults.map(({ message }) => message) } };
+  const details = [...(value.name === studio.name ? [] : ['Name']), ...(value.units === studio.units ? [] : ['Units'])];
+  if (details.length === 0) return { report: { ...about, action: 'same', details } };
+  return { report: { ...about, action: 'change', details }, apply: (sql) => changeStudio(sql, value) };
+}
+
+function compareFitting(studio: StudioRecord, { line, values }: Proposal, kept: KeptOf): Compared {
+  const { value, faults } = checkKeptFitting(values);
+  const about = { line, what: 'fitting', title: typeof values['clientName'] === 'string' ? values['clientName'] : '' };
+  if (faults) return { report: { ...about, action: 'fault', details: faults.map(({ message }) => message) } };
+  const missing = (['client', 'shirt', 'jacket', 'tie'] as const).filter((part) => {
+    const id = value[`${part}Id`];
+    return id !== null && !kept.ids.get(`${part}s`)?.has(id);
+  });
+  if (missing.length > 0) {
+    return { report: { ...about, action: 'fault', details: missing.map((part) => `Its ${part} is neither kept nor in the file.`) } };
+  }
+  if (kept.fittings.has(value.id)) return { report: { ...about, action: 'same', details: [] } };
+  return { report: { ...about, action: 'add', details: [] }, apply: (sql) => keepFitting(sql, studio.id, value) };
+}
+
+function compareRecord<K extends Kind>(studio: StudioRecord, kind: K, { line, values }: Proposal, kept: KeptOf, seen: Set<string>): Compared {
+  const { one, titleOf, fresh } = kinds[kind];
+  const given = typeof values['id'] === 'string' && values['id'] !== '' ? values['id'] : undefined;
+  const id = given ?? crypto.randomUUID();
+  const before = kept.records.get(kind)?.get(id) as RecordOf[K] | undefined;
+  const { resolved, faults: unresolved } = resolve(kind, values, kept);
+  const whole: Values = { ...fresh, ...before, ...withMeasures(kind, before, resolved), id, version: before?.version ?? 0 };
+  const { value, faults } = checkRecord(kind, whole, studio.units);
+  const twice = seen.has(id) ? ['This identifier stands in the file twice.'] : [];
+  seen.add(id);
+  const about = { line, what: one, title: titleOf(whole) };
+  const wrong = [...twice, ...unresolved, ...(faults ?? []).map(({ message }) => message)];
+  if (wrong.length > 0 || !value) return { report: { ...about, action: 'fault', details: [...new Set(wrong)] } };
+  if (!before) return { report: { ...about, action: 'add', details: [] }, apply: (sql) => insertRecord(sql, studio.id, kind, value) };
+  const was = ordered(before as unknown as Values);
+  const changed = differences(kind, was, ordered(value as unknown as Values), was).map(({ label }) => label);
+  if (changed.length === 0) return { report: { ...about, action: 'same', details: [] } };
+  return {
+    report: { ...about, action: 'change', details: changed },
+    apply: async (sql) => {
+      await updateRecord(sql, studio.id, kind, value);
+    },
+  };
+}
+
+/** Turns names of other records into their ids, and holds ids against what is there. */
+function resolve(kind: Kind, values: Values, { ids, titles }: KeptOf): { resolved: Values; faults: string[] } {
+  const resolved: Record<string, unknown> = { ...values };
+  const faults: string[] = [];
+  for (const [key, field] of fieldsOf(kind)) {
+    const value = values[key];
+    if (field.kind !== 'reference' || value === null || value === undefined) continue;
+    const { one, many } = kinds[field.to];
+    if (isNamed(value)) {
+      const found = titles.get(field.to)?.get(value.named.toLowerCase()) ?? [];
+      resolved[key] = found[0] ?? null;
+      if (found.length === 0) faults.push(`${field.label}: no ${one} is called “${value.named}”.`);
+      if (found.length > 1) faults.push(`${field.label}: ${found.length} ${many} are called “${value.named}”; give the identifier.`);
+    } else if (typeof value === 'string' && isUuid(value) && !ids.get(field.to)?.has(value.toLowerCase())) {
+      faults.push(`${field.label}: this ${one} is neither kept nor in the file.`);
+    }
+  }
+  return { resolved, faults };
+}
+
+/** A table tells the latest measures only; the earlier ones stay as they were kept. */
+function withMeasures(kind: Kind, before: RecordOf[Kind] | undefined, values: Values): Values {
+  if (kind !== 'clients' || !('latest' in values)) return values;
+  const { latest, ...rest } = values;
+  const history = (before as ClientRecord | undefined)?.measures ?? [];
+  return { ...rest, measures: withLatest(history, latest, new Date().toISOString().slice(0, 10)) };
+}
+
+/** Measures in one order, so that only what they say is compared. */
+function ordered(record: Values): Values {
+  const { measures } = record;
+  if (!Array.isArray(measures)) return record;
+  const line = ({ measure, mm, how, takenOn }: ClientRecord['measures'][number]) => ({ measure, mm, how, takenOn });
+  return {
+    ...record,
+    measures: (measures as ClientRecord['measures'])
+      .map(line)
+      .toSorted((a, b) => `${a.takenOn} ${a.measure}`.localeCompare(`${b.takenOn} ${b.measure}`)),
+  };
+}

@@ -1,0 +1,25 @@
+import { type ExchangeFile, exchangeFiles, type ImportReport, type ReportLine } from '../../contract/exchange/report.ts';
+import type { StudioRecord } from '../../contract/records/records.ts';
+import { inTransaction, type Queryable, type Sql } from '../database.ts';
+import { proposalsIn } from './proposals.ts';
+import { compareWithKept } from './compare.ts';
+
+/**
+ * Says what bringing a file in would do, line by line; with `apply`, does it: all of it, or
+ * nothing while anything is at fault.
+ */
+export async function importFile(sql: Sql, studio: StudioRecord, name: ExchangeFile, text: string, apply: boolean): Promise<ImportReport> {
+  const { proposals, faults, notes } = proposalsIn(exchangeFiles[name], text);
+  return inTransaction(sql, async (transaction) => {
+    const compared = await compareWithKept(transaction, studio, proposals);
+    const lines: readonly ReportLine[] = compared.map(({ report }) => report);
+    const clean = faults.length === 0 && lines.every(({ action }) => action !== 'fault');
+    const applied = apply && clean;
+    if (applied) await applyAll(transaction, compared);
+    return { lines, faults, notes, applied };
+  });
+}
+
+async function applyAll(sql: Queryable, compared: Awaited<ReturnType<typeof compareWithKept>>): Promise<void> {
+  for (const { apply } of compared) await apply?.(sql);
+}

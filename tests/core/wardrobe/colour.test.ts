@@ -1,0 +1,53 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+import { judgeColour } from '../../../src/core/wardrobe/colourCriterion.ts';
+import { judgeTie, type Outfit } from '../../../src/core/wardrobe/judgeTie.ts';
+import { question, tieA } from '../../support/ties.ts';
+
+const { tie: _, ...dressed } = question;
+const outfit: Outfit = { question: dressed, shirtColour: '#f6f7f9' };
+
+test('colours are judged in words', () => {
+  assert.deepEqual(
+    [judgeColour({ colours: ['#1f2d52'] }, '#f6f7f9').verdict, judgeColour({ colours: ['#1f2d52'] }, '#f6f7f9').text],
+    ['good', 'Dark tie on a lighter shirt: the dressy, safe way, and cooler than it.'],
+  );
+  assert.match(judgeColour({ colours: ['#e9dfc6'] }, '#26304a').text, /^Light tie on a darker shirt: casual, and warmer than it\.$/);
+  assert.equal(judgeColour({ colours: ['#f4f5f7'] }, '#f6f7f9').verdict, 'poor');
+  assert.match(judgeColour({ colours: ['#7d5a5a'] }, '#5a7a6a').text, /^About as light as the shirt, told apart by its colour only/);
+});
+
+test('dressy is liked best, then casual, then by colour only, then not told apart', () => {
+  const scores = [
+    judgeColour({ colours: ['#1f2d52'] }, '#f6f7f9'),
+    judgeColour({ colours: ['#e9dfc6'] }, '#26304a'),
+    judgeColour({ colours: ['#7d5a5a'] }, '#5a7a6a'),
+    judgeColour({ colours: ['#f4f5f7'] }, '#f6f7f9'),
+  ].map(({ score }) => score);
+  assert.deepEqual(
+    scores,
+    scores.toSorted((a, b) => b - a),
+  );
+});
+
+test('the ground of a pattern counts more than what is on it', () => {
+  const navyGround = judgeColour({ colours: ['#1f2d52', '#ffffff'] }, '#f6f7f9').colours.contrast;
+  const whiteGround = judgeColour({ colours: ['#ffffff', '#1f2d52'] }, '#f6f7f9').colours.contrast;
+  assert.ok(navyGround > 2 * whiteGround);
+});
+
+test('length in one sentence: all knots, some, or none', () => {
+  const length = (lengthMm: number) => judgeTie(outfit, { ...tieA, lengthMm, colours: ['#1f2d52'] }).reasons[0]!;
+  assert.match(length(1430).text, /^Its length lets every knot asked for be worn\.$/);
+  assert.match(length(1530).text, /of 14 knots can be worn with it; the shorter ones leave too much of the narrow end\.$/);
+  assert.match(length(1270).text, /of 14 knots can be worn with it; the longer ones run out of cloth\.$/);
+  assert.match(length(1900).text, /^Too long for every knot/);
+  assert.match(length(1000).text, /^Too short for every knot/);
+});
+
+test('without a jacket the lapel says nothing, and the score is still one of one', () => {
+  const bare = judgeTie({ ...outfit, question: { ...dressed, jacket: null } }, { ...tieA, colours: ['#1f2d52'] });
+  assert.equal(bare.widerThanLapelMm, undefined);
+  assert.ok(!bare.reasons.some(({ code }) => code === 'lapel'));
+  assert.ok(bare.score > 0.5 && bare.score <= 1);
+});

@@ -3,13 +3,13 @@ import { Session } from 'node:inspector/promises';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import type { ClothIndex } from '../../src/contract/clothIndex.ts';
-import { unpackCloth } from '../../src/core/cloth/mesh/compact.ts';
 import { Contacts } from '../../src/core/cloth/contact/contacts.ts';
+import { unpackCloth } from '../../src/core/cloth/mesh/compact.ts';
 import { referenceTie, referenceTying } from '../../src/core/cloth/reference.ts';
-import { paintRequest } from '../../src/core/seen/paintRequest.ts';
-import { paintCloth } from '../../src/core/seen/picture.ts';
 import { Simulation } from '../../src/core/cloth/simulate.ts';
 import { enumerateKnots, formatKnot, takeUp } from '../../src/core/index.ts';
+import { paintRequest } from '../../src/core/seen/paintRequest.ts';
+import { paintCloth } from '../../src/core/seen/picture.ts';
 import { readyFolder } from '../cloth/readyFolder.ts';
 import { report } from './report.ts';
 

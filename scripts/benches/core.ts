@@ -1,6 +1,6 @@
 import { Bench } from 'tinybench';
-import { mappedKnots } from '../../src/core/knotMap/mappedKnots.ts';
 import { enumerateKnots, knotProperties, plan, takeUp } from '../../src/core/index.ts';
+import { mappedKnots } from '../../src/core/knotMap/mappedKnots.ts';
 import { supposeTie } from '../../src/core/tie/tie.ts';
 import { startFor } from '../../src/core/tying/start.ts';
 import { windingOf } from '../../src/core/tying/winding.ts';
@@ -33,10 +33,7 @@ export async function benchCore(): Promise<void> {
     });
   await bench.run();
   const [takeUps = 0, planning = 0, enumeration = 0, properties = 0, field = 0] = bench.tasks.map(median);
-  const evaluations = knots.reduce(
-    (sum, knot) => sum + startFor(windingOf(knot), tie, { loopMm: 420, crossingGapMm: 0, dropMm: 450 }).evaluations,
-    0,
-  );
+  const evaluations = knots.reduce((sum, knot) => sum + startFor(windingOf(knot), tie, { loopMm: 420, dropMm: 450 }).evaluations, 0);
   report([
     ['85 take-ups', `${takeUps.toFixed(3)} ms`, ''],
     ['plan of 85 knots', `${planning.toFixed(3)} ms`, `${(planning / takeUps).toFixed(1)} × 85 take-ups`],

@@ -1,5 +1,5 @@
-import { fittingPageOf } from '../machine/fittingPage.ts';
 import { openBrowser } from '../machine/browser.ts';
+import { fittingPageOf } from '../machine/fittingPage.ts';
 import type { CrowdedStudio } from './crowdedStudio.ts';
 import { report } from './report.ts';
 

@@ -1,7 +1,7 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
 import type { Knot } from '../../src/core/knot/knot.ts';
 import type { Tie } from '../../src/core/tie/tie.ts';
-import { bundleOf, type Costs, usualCosts } from '../../src/core/tying/takeUp.ts';
+import { bundleOf, type Costs, usualCosts } from '../../src/core/tying/bundle.ts';
 import { windingOf } from '../../src/core/tying/winding.ts';
 
 /** A knot of the blade, the tie and the start it was tied from, and the cloth it took up, mm. */
@@ -73,7 +73,7 @@ export function heldOutResidual(all: readonly TakenUp[], freed: Freed, of: numbe
 }
 
 function takenUpUnder(fitted: Fitted, { knot, tie, loopMm, standingMm }: TakenUp): number {
-  return fitted.level * bundleOf(windingOf(knot), tie, { loopMm, standingMm, crossingGapMm: 0 }, fitted).takeUpMm;
+  return fitted.level * bundleOf(windingOf(knot), tie, { loopMm, standingMm }, fitted).takeUpMm;
 }
 
 function rootMeanSquare(values: readonly number[]): number {

@@ -1,7 +1,7 @@
 import { referenceTie, referenceTying } from '../../src/core/cloth/reference.ts';
-import { type ClothMeasures, measureCloth } from '../../src/core/seen/measure.ts';
 import { tieInCloth } from '../../src/core/cloth/tieInCloth.ts';
 import { enumerateKnots, formatKnot, type Knot, takeUp } from '../../src/core/index.ts';
+import { type ClothMeasures, measureCloth } from '../../src/core/seen/measure.ts';
 import type { Tie } from '../../src/core/tie/tie.ts';
 import { fitCosts, freedoms, heldOutResidual, residual, type TakenUp } from './costs.ts';
 import { studied } from './study.ts';

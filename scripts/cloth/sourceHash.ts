@@ -1,13 +1,25 @@
 import { createHash } from 'node:crypto';
-import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { buildSync } from 'esbuild';
 import { root } from '../machine/paths.ts';
 
-/** What the ready meshes come from: the code that ties. What looks at them, in `seen`, does not move a mesh. */
-const folder = join(root, 'src', 'core', 'cloth');
-
+/**
+ * What the ready meshes, and those kept on devices, come from: all the code that ties, as the worker runs it, with every
+ * table it reads. Minified, so that neither comments nor where a file lies count.
+ */
 export function clothSourceHash(): string {
-  const hash = createHash('sha256');
-  for (const file of readdirSync(folder).sort()) if (file.endsWith('.ts')) hash.update(readFileSync(join(folder, file)));
-  return hash.digest('hex').slice(0, 16);
+  const { outputFiles } = buildSync({
+    entryPoints: [join(root, 'src', 'workers', 'cloth.worker.ts')],
+    bundle: true,
+    minify: true,
+    format: 'esm',
+    target: 'es2023',
+    write: false,
+    external: ['comlink'],
+    legalComments: 'none',
+  });
+  return createHash('sha256')
+    .update(outputFiles[0]?.contents ?? '')
+    .digest('hex')
+    .slice(0, 16);
 }

@@ -1,8 +1,8 @@
 import { referenceTying } from '../../src/core/cloth/reference.ts';
-import { type ClothMeasures, measureCloth } from '../../src/core/seen/measure.ts';
 import { usualSetting } from '../../src/core/cloth/simulate.ts';
 import { tieInCloth } from '../../src/core/cloth/tieInCloth.ts';
 import { parseKnot } from '../../src/core/index.ts';
+import { type ClothMeasures, measureCloth } from '../../src/core/seen/measure.ts';
 import { finerSettings } from './settings.ts';
 
 /** The twelve that are named and do not pass under another's name. */

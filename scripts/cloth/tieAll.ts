@@ -4,12 +4,12 @@ import { gzipSync } from 'node:zlib';
 import type { ReadyKnot } from '../../src/contract/clothIndex.ts';
 import { packCloth, seenOf } from '../../src/core/cloth/mesh/compact.ts';
 import { referenceTying } from '../../src/core/cloth/reference.ts';
-import { measureCloth } from '../../src/core/seen/measure.ts';
-import { shownMoves } from '../../src/core/seen/shown.ts';
 import { tieInCloth } from '../../src/core/cloth/tieInCloth.ts';
 import { enumerateKnots, type Knot, parseKnot } from '../../src/core/index.ts';
 import { knotCode } from '../../src/core/knot/code.ts';
 import { namedWords } from '../../src/core/knot/names.ts';
+import { measureCloth } from '../../src/core/seen/measure.ts';
+import { shownMoves } from '../../src/core/seen/shown.ts';
 import { readyFolder } from './readyFolder.ts';
 
 /** What is tied ready: every classic knot to nine moves, and all others that have a name. */

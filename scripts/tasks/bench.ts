@@ -2,9 +2,9 @@ import { benchCloth } from '../benches/cloth.ts';
 import { benchCore } from '../benches/core.ts';
 import { withCrowdedStudio } from '../benches/crowdedStudio.ts';
 import { benchPlanEndpoint } from '../benches/planEndpoint.ts';
-import { benchTies } from '../benches/ties.ts';
 import { benchScene } from '../benches/scene.ts';
 import { benchSearch } from '../benches/search.ts';
+import { benchTies } from '../benches/ties.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
 
 /** `npm run bench` measures everything; `npm run bench core` (or cloth, scene, plan, records) one part. */

@@ -11,8 +11,8 @@ import {
   WebGLRenderer,
 } from 'three';
 import type { SeenCloth } from '../core/cloth/mesh/compact.ts';
-import { frontEdges } from '../core/seen/front.ts';
 import type { Collar } from '../core/collar/collar.ts';
+import { frontEdges } from '../core/seen/front.ts';
 import type { FabricLook } from '../core/tie/fabricLook.ts';
 import { stripOf } from './cloth/strip.ts';
 import { laidUnder } from './cloth/underLeaves.ts';

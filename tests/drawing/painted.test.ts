@@ -3,14 +3,14 @@ import test from 'node:test';
 import { createElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { completeRequest, type KnotPlan, ownRight, plan } from '../../src/core/index.ts';
-import { buyingBrief } from '../../src/core/wardrobe/buyingBrief.ts';
 import { fabricCodes } from '../../src/core/tie/fabrics.ts';
 import { patternCodes } from '../../src/core/tie/patterns.ts';
+import { buyingBrief } from '../../src/core/wardrobe/buyingBrief.ts';
 import { BriefWindow } from '../../src/drawing/brief/BriefWindow.tsx';
 import { FabricDefs } from '../../src/drawing/fabric/FabricDefs.tsx';
 import { KnotSilhouette } from '../../src/drawing/knot/KnotSilhouette.tsx';
-import { HangingTie } from '../../src/drawing/wardrobe/HangingTie.tsx';
 import { Walk } from '../../src/drawing/walk/Walk.tsx';
+import { HangingTie } from '../../src/drawing/wardrobe/HangingTie.tsx';
 import { CollarCloseUp } from '../../src/drawing/wearer/CollarCloseUp.tsx';
 import { FrontFigure } from '../../src/drawing/wearer/FrontFigure.tsx';
 import { question, tieA } from '../support/ties.ts';
@@ -116,7 +116,9 @@ test('small marks are left out of what is read aloud', () => {
 test('the buying window marks what serves, the lapel, and the tie looked at', () => {
   const { tie: _, ...rest } = question;
   const brief = buyingBrief({ question: rest, shirtColour: '#ffffff' });
-  const painted = renderToStaticMarkup(createElement(BriefWindow, { brief, units: 'cm', lapelMm: 85, tie: { bladeMm: 80, thicknessMm: 3 } }));
+  const painted = renderToStaticMarkup(
+    createElement(BriefWindow, { brief, units: 'cm', lapelMm: 85, tie: { bladeMm: 80, thicknessMm: 3 } }),
+  );
   assert.match(painted, /aria-label="Ties that would serve: blades from 6 cm to/);
   assert.match(painted, />lapel</);
   assert.match(painted, /data-testid="looked-at"/);

@@ -2,12 +2,12 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { createElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
+import { supposeTie } from '../../src/core/index.ts';
+import { mappedKnots } from '../../src/core/knotMap/mappedKnots.ts';
 import { paintRequest } from '../../src/core/seen/paintRequest.ts';
 import { weaves } from '../../src/core/seen/weave.ts';
-import { mappedKnots } from '../../src/core/knotMap/mappedKnots.ts';
-import { supposeTie } from '../../src/core/index.ts';
-import { useTurning } from '../../src/islands/seen/useTurning.ts';
 import { KnotTable } from '../../src/islands/knots/KnotTable.tsx';
+import { useTurning } from '../../src/islands/seen/useTurning.ts';
 
 const size = { widthPx: 420, heightPx: 400, heightMm: 160 } as const;
 const silk = { fabric: 'woven-silk', pattern: 'stripe', colours: ['#102030', '#ffeedd'] } as const;

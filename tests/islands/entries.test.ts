@@ -5,9 +5,9 @@ import { kinds } from '../../src/contract/records/kinds.ts';
 import type { Wardrobe } from '../../src/contract/records/records.ts';
 import { freshAtHand } from '../../src/islands/atHand/values.ts';
 import { clientsOutfits } from '../../src/islands/fitting/choose/brief/clientsOutfits.ts';
-import { drawnTie } from '../../src/islands/records/pictures/drawnTie.ts';
 import { checkEntries, entriesOf, freshEntries } from '../../src/islands/records/form/entries.ts';
 import { drawnClient, drawnRequest } from '../../src/islands/records/pictures/drawnRequest.ts';
+import { drawnTie } from '../../src/islands/records/pictures/drawnTie.ts';
 import { Outage, Refusal } from '../../src/islands/wire/http.ts';
 import { createQueryClient } from '../../src/islands/wire/queries.ts';
 

@@ -9,14 +9,14 @@ import { mappedKnots } from '../../src/core/knotMap/mappedKnots.ts';
 import { buyingBrief } from '../../src/core/wardrobe/buyingBrief.ts';
 import { BriefInWords } from '../../src/islands/fitting/choose/brief/BriefInWords.tsx';
 import { ServedOutfits } from '../../src/islands/fitting/choose/brief/ServedOutfits.tsx';
-import { ReasonList } from '../../src/islands/ui/ReasonList.tsx';
-import { Report } from '../../src/islands/studio/ImportReport.tsx';
-import { KnotTable } from '../../src/islands/knots/KnotTable.tsx';
 import { filterLabels, noFilters, passes } from '../../src/islands/knots/filters.ts';
 import { Neighbours } from '../../src/islands/knots/KnotPanel.tsx';
+import { KnotTable } from '../../src/islands/knots/KnotTable.tsx';
 import { Merge } from '../../src/islands/records/form/Merge.tsx';
 import { drawnRequest } from '../../src/islands/records/pictures/drawnRequest.ts';
 import { OpeningInWords } from '../../src/islands/records/pictures/OpeningInWords.tsx';
+import { Report } from '../../src/islands/studio/ImportReport.tsx';
+import { ReasonList } from '../../src/islands/ui/ReasonList.tsx';
 import { question } from '../support/ties.ts';
 
 /** What a view says, without its marks. */

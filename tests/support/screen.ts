@@ -1,6 +1,6 @@
 import { after, before } from 'node:test';
-import { type FittingScreen, fittingPageOf } from '../../scripts/machine/fittingPage.ts';
 import { type Browser, openBrowser } from '../../scripts/machine/browser.ts';
+import { type FittingScreen, fittingPageOf } from '../../scripts/machine/fittingPage.ts';
 import { type App, startApp } from './app.ts';
 
 export interface Screen {

@@ -21,4 +21,6 @@ export const question: PlanQuestion = {
   shirt: { collarPointMm: 75, collarSpreadMm: 110, tieSpaceMm: 8 },
   jacket: { lapelMm: 85 },
   tie: tieA,
+  // The edge of the belt, as the reference answers suppose.
+  aim: { offsetMm: 0, aboveMm: 25, belowMm: 0 },
 };

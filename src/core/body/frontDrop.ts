@@ -43,7 +43,7 @@ export interface FrontOf {
 
 /**
  * Collar button to the top edge of the belt, down the front. Taken with a tape where it was,
- * otherwise estimated by eye, otherwise supposed from height; both of these are known less well.
+ * otherwise estimated by eye, otherwise from height; both of these are known less well.
  */
 export function frontDropOf({ heightMm, frontDropMm, frontDropHow = 'tape', front = 'mens' }: FrontOf): FrontDrop {
   const { shareOfHeight, estimatedSdMm } = fronts[front];
@@ -52,6 +52,3 @@ export function frontDropOf({ heightMm, frontDropMm, frontDropHow = 'tape', fron
     ? { meanMm: frontDropMm, sdMm: tapeSdMm, measured: true }
     : { meanMm: frontDropMm, sdMm: estimatedSdMm, measured: false };
 }
-
-/** A belt as most are, mm: its middle lies half of it below the top edge. */
-export const usualBeltHeightMm = 35;

@@ -2,7 +2,7 @@ import { type Estimate, type FrontOf, frontDropOf } from './frontDrop.ts';
 
 export interface Landmark extends Estimate {
   readonly name: string;
-  /** Sewn to the shirt, so exact; points of the body are supposed from height. */
+  /** Sewn to the shirt, so exact; points of the body are estimated from height. */
   readonly kind: 'button' | 'body';
 }
 
@@ -25,7 +25,7 @@ export function buttonName(index: number): string {
   return `${ordinals[index] ?? `${index + 1}th`} button below the collar`;
 }
 
-/** Landmarks down the front by which a narrow tip is placed, from the top. */
+/** Landmarks down the front by which a tail tip is placed, from the top. */
 export function landmarksOf(client: FrontOf, buttonsMm: readonly number[]): Landmark[] {
   const drop = frontDropOf(client);
   const landmarks: Landmark[] = [

@@ -2,19 +2,19 @@ import type { Knot } from '../knot/knot.ts';
 import type { Tie } from '../tie/tie.ts';
 import { tieFrom } from '../tie/turned.ts';
 import { compressedThickness } from '../tie/width.ts';
-import { bundleOf } from '../tying/takeUp.ts';
+import { bundleOf } from '../tying/bundle.ts';
 import { windingOf } from '../tying/winding.ts';
-import { keepOffBody, keepUnderCollar } from './forces/body.ts';
 import { Contacts } from './contact/contacts.ts';
+import { keepOffBody, keepUnderCollar } from './forces/body.ts';
 import { type Crease, measureNormals, sweep } from './forces/elastic.ts';
 import { type Folding, foldingOf, type Placing, setWidths } from './forces/folds.ts';
 import { centrePanel, creaseOf, type DimpleLaid, KnotPlace, pressToShirt, settle, squeezeBottom } from './forces/imposed.ts';
-import { activePath, standingPath } from './mesh/loosePath.ts';
-import { type ClothMesh, type Grid, laidRowsMm, layLoose, type Strand } from './mesh/mesh.ts';
 import { Pins, pinnedRows } from './forces/pins.ts';
 import { Pull } from './forces/pull.ts';
-import { randomFrom } from './mesh/random.ts';
 import { followFreedom, takeAway } from './forces/tighten.ts';
+import { activePath, standingPath } from './mesh/loosePath.ts';
+import { type ClothMesh, type Grid, laidRowsMm, layLoose, type Strand } from './mesh/mesh.ts';
+import { randomFrom } from './mesh/random.ts';
 
 export interface TyingRequest {
   readonly knot: Knot;
@@ -96,7 +96,7 @@ export class Simulation {
     this.tie = tieFrom(knot.active, tie);
     this.layerMm = compressedThickness(tie);
     this.sectionMm2 = this.layerMm * tie.bladeMm;
-    this.takenUpMm = bundleOf(windingOf(knot), this.tie, { loopMm, standingMm, crossingGapMm: 0 }).takeUpMm;
+    this.takenUpMm = bundleOf(windingOf(knot), this.tie, { loopMm, standingMm }).takeUpMm;
     const standingSideMm = tie.lengthMm - standingMm;
     this.placing = {
       activeFromMm: standingSideMm - loopMm + armMm,

@@ -1,8 +1,8 @@
 import { crossings } from './check/crossings.ts';
+import { knotPrint, sameKnot } from './check/topology.ts';
 import { clothInKnot } from './forces/folds.ts';
 import type { ClothMesh } from './mesh/mesh.ts';
 import { type Setting, Simulation, type TyingRequest, usualSetting } from './simulate.ts';
-import { knotPrint, sameKnot } from './check/topology.ts';
 
 /** What became of a knot tied in cloth. */
 export type Tied =

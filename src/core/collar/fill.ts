@@ -4,7 +4,7 @@ import { type Collar, halfAngle } from './collar.ts';
 export interface CollarFill {
   /** Share of the collar's front edge that the knot covers. */
   readonly fill: number;
-  /** Depth below the button at which the knot's sides leave the collar's edges, mm. */
+  /** Depth below the button at which the knot's sides leave the collar's edges, mm; a drawing ends it at the knot's height. */
   readonly meetsAtMm: number;
 }
 
@@ -16,6 +16,7 @@ export function collarFill(collar: Collar, shape: KnotShape): CollarFill {
   const phi = halfAngle(collar);
   const closing = 2 * Math.tan(phi) + (shape.topMm - shape.bottomMm) / shape.heightMm;
   const meets = (shape.topMm - collar.tieSpaceMm) / closing;
-  const meetsAtMm = Math.min(Math.max(meets, 0), shape.heightMm);
+  // Not cut off at the knot's height: a knot that swamps its collar would then grow for nothing.
+  const meetsAtMm = Math.max(meets, 0);
   return { fill: meetsAtMm / (collar.collarPointMm * Math.cos(phi)), meetsAtMm };
 }

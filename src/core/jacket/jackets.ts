@@ -14,7 +14,7 @@ export const jacketCuts = {
 export type JacketCut = keyof typeof jacketCuts;
 
 export const jacketWorn = {
-  open: { label: 'open' },
-  closed: { label: 'closed' },
+  open: { label: 'unbuttoned' },
+  closed: { label: 'buttoned' },
 } as const;
 export type JacketWorn = keyof typeof jacketWorn;

@@ -55,7 +55,7 @@ function wordsOf(moves: number, manner: Manner): Knot[] {
 /** Longer words are knots still, and none that a tie is long enough for. */
 const mostMoves = 14;
 
-/** What Ropewalk calls a knot: its name, or `knot` and its code. */
+/** What Ropewalk calls a knot: its name, or `Knot` and its code. */
 export function knotTitle(knot: Knot): string {
-  return namesOf(knot)[0] ?? `knot ${knotCode(knot)}`;
+  return namesOf(knot)[0] ?? `Knot ${knotCode(knot)}`;
 }

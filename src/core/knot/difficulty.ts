@@ -47,14 +47,14 @@ export function hardshipsOf({ moves, balance, startSeam, centres, active, finish
   if (startSeam === 'out') parts.push({ text: 'starts inside out', cost: costOfSeamOut });
   if (balance > 0) {
     const times = balance === 1 ? 'once' : balance === 2 ? 'twice' : `${countWord(balance)} times`;
-    parts.push({ text: `the hand turns back ${times}`, cost: costOfTurningBack * balance });
+    parts.push({ text: `changes direction ${times}`, cost: costOfTurningBack * balance });
   }
-  if (active === 'narrow') parts.push({ text: 'tied with the narrow end', cost: costOfNarrowEnd });
-  if (loose) parts.push({ text: `its last ${countWord(moves - loose.from + 1)} moves are held open to the end`, cost: costOfLooseTurns });
+  if (active === 'narrow') parts.push({ text: 'tied with the tail', cost: costOfNarrowEnd });
+  if (loose) parts.push({ text: `the last ${countWord(moves - loose.from + 1)} moves are held open to the end`, cost: costOfLooseTurns });
   const held = centres - 1;
   if (held > 0) {
     const turns = held === 1 ? 'one throat turn has' : `${countWord(held)} throat turns have`;
-    parts.push({ text: `${turns} to be held while others go over`, cost: costOfSlack * held });
+    parts.push({ text: `${turns} to be held while the next go over`, cost: costOfSlack * held });
   }
   return parts;
 }

@@ -2,7 +2,7 @@ import type { Region } from './knot.ts';
 
 /**
  * Whose left and right a sequence speaks of. `own`: the wearer's, as in a mirror or
- * from behind him; `facing`: an onlooker's. `blade`: the side it hangs on at the start,
+ * from behind; `facing`: an onlooker's. `blade`: the side it hangs on at the start,
  * always told as the wearer's side.
  */
 export interface Frame {

@@ -9,16 +9,12 @@ export interface Move {
   readonly direction: Direction;
 }
 
-/**
- * The three spokes that divide the regions: the narrow end hanging down, the narrow
- * end's arm of the neck loop, and the blade's arm of it.
- */
-export type Spoke = 'narrowEnd' | 'narrowArm' | 'bladeArm';
+/** The three spokes that divide the regions: the tail hanging down, the tail's arm of the neck loop, and the blade's arm of it. */
+export type Spoke = 'tail' | 'tailArm' | 'bladeArm';
 
 /**
  * Which end does the work, the other one standing still: nearly always the blade. Where it is
- * the narrow end, the spokes are those of the standing blade: it hangs down as the
- * "narrow end" does otherwise, and the engine works on the tie turned round.
+ * the tail (`narrow`), the standing blade hangs down in its place, and the engine works on the tie turned round.
  */
 export type ActiveEnd = 'blade' | 'narrow';
 
@@ -55,29 +51,6 @@ export const classic: Manner = { active: 'blade', finish: 'tuck' };
 
 /** The fewest moves that each finish can be made after. */
 export const fewestMoves: Readonly<Record<Finish, number>> = { tuck: 3, open: 2, collar: 3 };
-
-const spokeBetween: Readonly<Record<string, Spoke>> = {
-  LR: 'narrowEnd',
-  RL: 'narrowEnd',
-  LC: 'narrowArm',
-  CL: 'narrowArm',
-  CR: 'bladeArm',
-  RC: 'bladeArm',
-};
-
-/** The active end starts on the wearer's right, so the first move leaves from there. */
-const startRegion: Region = 'R';
-
-/** The spoke each move crosses, first move first. */
-export function spokesCrossed({ moves }: Pick<Knot, 'moves'>): Spoke[] {
-  let from = startRegion;
-  return moves.map(({ region }) => {
-    const spoke = spokeBetween[from + region];
-    if (!spoke) throw new Error(`No spoke lies between ${from} and ${region}`);
-    from = region;
-    return spoke;
-  });
-}
 
 /** Builds a knot from its regions; the directions follow, since they alternate and end outward. */
 export function knotFromRegions(regions: readonly Region[], manner: Manner = classic): Knot {

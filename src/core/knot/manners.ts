@@ -14,8 +14,8 @@ export const manners = {
     kinds: [{ active: 'blade', finish: 'open' }],
   },
   narrow: {
-    label: 'narrow end',
-    says: 'The blade is set to its length first; the narrow end ties, its outer turns held loose, and what is left is hidden under the collar.',
+    label: 'tail ties',
+    says: 'The blade is set to its length first. The tail ties, its outer turns held loose, and what is left is hidden under the collar.',
     kinds: [
       { active: 'narrow', finish: 'tuck' },
       { active: 'narrow', finish: 'collar' },
@@ -35,7 +35,7 @@ export function mannerOf({ active, finish }: Manner): MannerCode {
 const fewestForLoose = 6;
 const movesOfTurn = 3;
 
-/** The turn that is usually held loose when the narrow end ties: the last, of three moves. */
+/** The turn that is usually held loose when the tail ties: the last, of three moves. */
 export function usuallyLoose(moves: number, { active }: Manner): LooseTurns | undefined {
   if (active === 'blade' || moves < fewestForLoose) return undefined;
   return { from: moves - movesOfTurn + 1, diameterMm: twoFingersMm };

@@ -16,36 +16,39 @@ export interface NamedWord {
   readonly family?: string;
   /** One of the few that most stylists tie without looking it up. */
   readonly everyday?: true;
+  /** Put together from parts: a description rather than a name in use. */
+  readonly described?: true;
 }
 
 const classicWords: readonly NamedWord[] = [
-  { word: 'Lo Ri Co T', names: ['oriental', 'simple knot'] },
-  { word: 'Li Ro Li Co T', names: ['four-in-hand'], everyday: true },
-  { word: 'Lo Ci Ro Li Co T', names: ['nicky'] },
-  { word: 'Lo Ci Lo Ri Co T', names: ['pratt'] },
-  { word: 'Li Ro Li Ro Li Co T', names: ['victoria'] },
-  { word: 'Li Ro Ci Lo Ri Co T', names: ['half-Windsor'], family: 'half-Windsor', everyday: true },
-  { word: 'Li Ro Ci Ro Li Co T', names: ['half-Windsor, releasing sister'], family: 'half-Windsor' },
+  { word: 'Lo Ri Co T', names: ['Simple', 'Oriental'] },
+  { word: 'Li Ro Li Co T', names: ['Four-in-hand'], everyday: true },
+  { word: 'Lo Ri Lo Ri Co T', names: ['Kelvin'] },
+  { word: 'Lo Ci Ro Li Co T', names: ['Nicky'] },
+  { word: 'Lo Ci Lo Ri Co T', names: ['Pratt'] },
+  { word: 'Li Ro Li Ro Li Co T', names: ['Victoria'] },
+  { word: 'Li Ro Ci Lo Ri Co T', names: ['Half-Windsor'], family: 'Half-Windsor', everyday: true },
+  { word: 'Li Ro Ci Ro Li Co T', names: ['Half-Windsor, pulls open'], family: 'Half-Windsor' },
   { word: 'Lo Ri Lo Ci Ro Li Co T', names: ['St Andrew'] },
-  { word: 'Lo Ci Ro Ci Lo Ri Co T', names: ['plattsburgh'] },
-  { word: 'Li Ro Li Co Ri Lo Ri Co T', names: ['cavendish'] },
+  { word: 'Lo Ci Ro Ci Lo Ri Co T', names: ['Plattsburgh'] },
+  { word: 'Li Ro Li Co Ri Lo Ri Co T', names: ['Cavendish'] },
   {
     word: 'Li Co Ri Lo Ci Ro Li Co T',
-    names: ['Windsor', 'full Windsor', 'double Windsor', 'plain Windsor'],
+    names: ['Windsor', 'Full Windsor', 'Double Windsor', 'Plain Windsor'],
     family: 'Windsor',
     everyday: true,
   },
-  { word: 'Li Co Li Ro Ci Ro Li Co T', names: ['Windsor, second path'], family: 'Windsor' },
-  { word: 'Li Co Li Ro Ci Lo Ri Co T', names: ['Windsor, third path'], family: 'Windsor' },
-  { word: 'Li Co Ri Lo Ci Lo Ri Co T', names: ['Windsor, fourth path'], family: 'Windsor' },
-  { word: 'Li Ro Li Co Ri Lo Ci Ro Li Co T', names: ['triple Windsor'] },
+  { word: 'Li Co Li Ro Ci Ro Li Co T', names: ['Windsor, variant 2'], family: 'Windsor' },
+  { word: 'Li Co Li Ro Ci Lo Ri Co T', names: ['Windsor, variant 3'], family: 'Windsor' },
+  { word: 'Li Co Ri Lo Ci Lo Ri Co T', names: ['Windsor, variant 4'], family: 'Windsor' },
+  { word: 'Li Ro Li Co Ri Lo Ci Ro Li Co T', names: ['Triple Windsor'] },
 ];
 
-/** How a knot is called that is tied like a classic one but for its manner. */
+/** How a knot is described that is tied like a classic one but for its manner. */
 const likeClassic: readonly { readonly manner: Manner; readonly called: (name: string) => string }[] = [
-  { manner: { active: 'blade', finish: 'open' }, called: (name) => `open ${name}` },
-  { manner: { active: 'narrow', finish: 'tuck' }, called: (name) => `narrow-end ${name}` },
-  { manner: { active: 'narrow', finish: 'collar' }, called: (name) => `narrow-end ${name}, hidden` },
+  { manner: { active: 'blade', finish: 'open' }, called: (name) => `${name} (open front)` },
+  { manner: { active: 'narrow', finish: 'tuck' }, called: (name) => `${name} (tail ties)` },
+  { manner: { active: 'narrow', finish: 'collar' }, called: (name) => `${name} (tail ties, hidden)` },
 ];
 
 function derived({ word, names: [first, ...others], family }: NamedWord): NamedWord[] {
@@ -55,6 +58,7 @@ function derived({ word, names: [first, ...others], family }: NamedWord): NamedW
     return {
       word: formatKnot({ moves: classicKnot.moves, ...manner, ...(loose && { loose }) }),
       names: [called(first), ...others.map(called)],
+      described: true,
       ...(family && { family: called(family) }),
     };
   });
@@ -63,7 +67,7 @@ function derived({ word, names: [first, ...others], family }: NamedWord): NamedW
 /** Every word that has a name, the classic ones first. */
 export const namedWords: readonly NamedWord[] = [
   ...classicWords,
-  { word: 'Li Co D', names: ['plain panel'] },
+  { word: 'Li Co D', names: ['Plain panel'], described: true },
   ...classicWords.flatMap(derived),
 ];
 

@@ -1,3 +1,4 @@
+import { editDistance } from './editDistance.ts';
 import { enumerateKnots } from './enumerate.ts';
 import { formatKnot } from './format.ts';
 import { classic, fewestMoves, type Knot, type Manner, type Region } from './knot.ts';
@@ -29,19 +30,4 @@ export function nearestKnots(regions: readonly Region[], manner: Manner = classi
     )
     .slice(0, count)
     .map(({ knot }) => knot);
-}
-
-/** Levenshtein's distance between two sequences. */
-function editDistance(one: readonly Region[], other: readonly Region[]): number {
-  let row = other.map((_, i) => i + 1);
-  row.unshift(0);
-  one.forEach((region, i) => {
-    const next = [i + 1];
-    other.forEach((each, j) => {
-      const [left = 0, above = 0, corner = 0] = [next[j], row[j + 1], row[j]];
-      next.push(Math.min(left + 1, above + 1, corner + (region === each ? 0 : 1)));
-    });
-    row = next;
-  });
-  return row[other.length] ?? 0;
 }

@@ -11,7 +11,7 @@ export interface KnotProperties {
   readonly symmetry: number;
   /** Changes of winding sense between successive moves: the fewer, the tidier. */
   readonly balance: number;
-  /** Falls open when the narrow end is drawn out; where that is the end that ties, it never does. */
+  /** Pulls open when the tail is drawn out; where that is the end that ties, it never does. */
   readonly selfReleasing: boolean;
   /** What the active end does when it is drawn once the other one is out: an overhand knot that is left in it jams. */
   readonly activeDrawn: 'opens' | 'jams';
@@ -22,6 +22,10 @@ export interface KnotProperties {
   /** Which side of the tie faces outward at the start: seam in for an even count, out for an odd one. */
   readonly startSeam: 'in' | 'out';
   readonly names: string[];
+  /** The name under which several paths pass, when there is one. */
+  readonly family?: string;
+  /** Whether its name is put together from parts, a description rather than a name in use. */
+  readonly described: boolean;
   /** One of the few that most stylists tie without looking it up. */
   readonly everyday: boolean;
 }
@@ -45,6 +49,8 @@ export function knotProperties(knot: Knot): KnotProperties {
     ...(knot.loose && { loose: knot.loose }),
     startSeam: knot.moves[0]?.direction === 'i' ? 'in' : 'out',
     names: [...(named?.names ?? [])],
+    ...(named?.family && { family: named.family }),
+    described: named?.described ?? false,
     everyday: named?.everyday ?? false,
   };
 }

@@ -15,8 +15,8 @@ export function readWord(text: string, frame: Frame): Spoken {
   return readManoeuvres(text, frame) ?? readMoves(text);
 }
 
-const separators = /(?:[\s,;.:·>→/|–—-]|(?:and )?then\b)*/iy;
-const narrowToken = /n(?:arrow(?:[\s-]*end)?)?(?![a-z])|with the narrow end/iy;
+const separators = /(?:[\s,;.:·>→/|–—-]|(?:and )?then\b|and\b(?= (?:behind|under|over|across|up|down|tuck|through)))*/iy;
+const narrowToken = /n(?:arrow(?:[\s-]*end)?)?(?![a-z])|with the (?:tail|narrow end)/iy;
 const opening = /\(|loosely\b/iy;
 const closing = /\)\s*(\d+)?(?:\s*mm\b)?/iy;
 
@@ -32,17 +32,39 @@ const moveToken =
 
 /** The four everyday manoeuvres, as they are said, and the move each one is. Sides are left to the word itself. */
 const manoeuvres: readonly { readonly said: RegExp; readonly region: 'side' | 'C'; readonly direction: Direction | Finish }[] = [
-  { said: /(?:over and )?down through (?:the )?(?:front|loop|band|knot|tuck)(?: band)?/iy, region: 'C', direction: 'tuck' },
+  {
+    said: /(?:over and )?(?:tuck(?:ed)? )?(?:down )?(?:through|into|behind) (?:the )?(?:front (?:band|loop)|front|loop|band|knot)(?! ?of)/iy,
+    region: 'C',
+    direction: 'tuck',
+  },
   { said: /(?:(?:let it )?drops?|dropped|falls?) over (?:the )?(?:front|knot)(?: as a panel)?/iy, region: 'C', direction: 'open' },
   { said: /(?:hide (?:it|the end|what is left) )?(?:up )?under the collar/iy, region: 'C', direction: 'collar' },
   {
-    said: /(?:up and out|out and up|up|out) (?:and out )?through (?:the )?(?:throat|neck|neck ?loop)|up through from (?:under|behind)/iy,
+    said: /(?:up and out|out and up|up|out) (?:and out )?through (?:the )?(?:neck[\s-]*loop|throat|neck|collar)|up (?:through )?from (?:under|behind)/iy,
     region: 'C',
     direction: 'o',
   },
-  { said: /(?:over and )?(?:down|in) (?:and in )?(?:through|into) (?:the )?(?:throat|neck|neck ?loop)/iy, region: 'C', direction: 'i' },
-  { said: /(?:across|over) (?:the )?front/iy, region: 'side', direction: 'i' },
-  { said: /(?:round |around |across )?behind|(?:round|around|across) the back/iy, region: 'side', direction: 'o' },
+  {
+    said: /(?:over and )?(?:down|in) (?:and in )?(?:through|into) (?:the )?(?:neck[\s-]*loop|throat|neck|collar)/iy,
+    region: 'C',
+    direction: 'i',
+  },
+  {
+    said: /(?:across|over|in front of) (?:the )?(?:front|top|tail|narrow end)|in front|(?:across|over)(?=$|[\s,;.]*(?:to|then|and|under|behind|up|$))/iy,
+    region: 'side',
+    direction: 'i',
+  },
+  {
+    said: /(?:round |around |across )?behind(?: (?:the )?(?:tail|narrow end|knot))?|(?:round|around|across) the back|under(?:neath)?(?: (?:the )?(?:tail|narrow end|knot))?/iy,
+    region: 'side',
+    direction: 'o',
+  },
+  { said: /up(?=$|[\s,;.]*(?:and|then|down|tuck|through|$))/iy, region: 'C', direction: 'o' },
+  {
+    said: /(?:and )?down(?=$|[\s,;.]*$)|(?:tuck(?: it| the blade)? (?:in|down)|tuck)(?=$|[\s,;.]*$)|(?:and )?through(?=[\s,;.]*$)/iy,
+    region: 'C',
+    direction: 'tuck',
+  },
 ];
 
 /**
@@ -102,7 +124,7 @@ function supposedFinish(active: ActiveEnd): Finish {
   return active === 'narrow' ? 'collar' : 'tuck';
 }
 
-const toSide = /\s*,?\s*(?:over )?to (?:the |his )?(left|right)/iy;
+const toSide = /\s*,?\s*(?:over )?to (?:the |your |the wearer’s |the client’s |client’s )?(left|right)/iy;
 
 function otherSide(side: Region): Region {
   return side === 'L' ? 'R' : 'L';

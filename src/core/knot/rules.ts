@@ -17,14 +17,14 @@ const widestLooseMm = 60;
 /** What cannot be combined: which end ties, how it is finished, and what is held loose. */
 export function refuseManner({ active, finish, loose }: Spoken): void {
   if (active === 'narrow' && finish === 'open') {
-    throw new KnotWordError('manner', 'Tied with the narrow end, a panel would leave the narrow end hanging in front: end with T or H.');
+    throw new KnotWordError('manner', 'With the tail tying, a panel would leave the tail hanging in front: end with T or H.');
   }
   if (active === 'blade' && finish === 'collar') {
-    throw new KnotWordError('manner', 'The blade cannot be hidden under the collar: begin with N, or end with T or D.');
+    throw new KnotWordError('manner', 'The blade can’t be hidden under the collar: begin with N, or end with T or D.');
   }
   if (!loose) return;
   if (active === 'blade') {
-    throw new KnotWordError('loose', 'Tied with the blade, every turn is drawn tight: loose turns are for the narrow end.', loose.from);
+    throw new KnotWordError('loose', 'With the blade tying, every turn is drawn tight: loose turns are for the tail.', loose.from);
   }
   if (loose.diameterMm < narrowestLooseMm || loose.diameterMm > widestLooseMm) {
     throw new KnotWordError(
@@ -38,15 +38,15 @@ export function refuseManner({ active, finish, loose }: Spoken): void {
 /** Checks the rules in the order a hand would meet them. Messages use the side as it was written. */
 export function refuseIllegal(moves: readonly Move[], { moves: spoken, finish, active }: Spoken, frame: Frame): void {
   const [first] = moves;
-  if (!first) throw new KnotWordError('empty', 'There is no move in it. A knot starts like Li Ro …');
+  if (!first) throw new KnotWordError('empty', 'There are no moves in it. A knot starts like Li Ro …');
 
   if (first.region !== 'L') {
     const wanted = swapsSides(frame) ? 'right' : 'left';
     const written = sideNames[spoken[0]?.region ?? 'C'];
-    const hint = first.region === 'R' ? ' Spoken for the other side of the mirror it may be right: swap left and right.' : '';
+    const hint = first.region === 'R' ? ' In the other view it may be right: swap left and right.' : '';
     throw new KnotWordError(
       'first-move',
-      `Move 1 goes to the ${written}, but in this view the ${active === 'narrow' ? 'narrow end' : 'blade'} starts there or above: the first move goes to the ${wanted}.${hint}`,
+      `Move 1 goes to the ${written}, but in this view the ${active === 'narrow' ? 'tail' : 'blade'} starts there or above: the first move goes to the ${wanted}.${hint}`,
       1,
     );
   }
@@ -62,7 +62,7 @@ export function refuseIllegal(moves: readonly Move[], { moves: spoken, finish, a
       const written = move.direction === 'i' ? 'in' : 'out';
       throw new KnotWordError(
         'alternation',
-        `Move ${i + 1} goes ${written} again: moves go in and out by turns, since an end that lies in front can only go behind next.`,
+        `Move ${i + 1} goes ${written} again: moves alternate in and out, since an end in front can only go behind next.`,
         i + 1,
       );
     }

@@ -1,7 +1,6 @@
 import { countWord } from '../knot/difficulty.ts';
 import type { MannerCode } from '../knot/manners.ts';
 import { leanWord } from '../plan/criteria/symmetry.ts';
-import { endToSet } from '../plan/setting.ts';
 import { leanDegOf } from '../tying/shape.ts';
 import { formatLength, type LengthUnit } from '../units/length.ts';
 import type { MappedKnot } from './mappedKnots.ts';
@@ -9,7 +8,7 @@ import type { MappedKnot } from './mappedKnots.ts';
 const inManner: Readonly<Record<MannerCode, string>> = {
   classic: 'is tucked through its band',
   open: 'drops over as a panel',
-  narrow: 'is tied with the narrow end',
+  narrow: 'is tied with the tail',
 };
 
 const seenMm = 0.6;
@@ -32,17 +31,18 @@ export function differencesInWords(knot: MappedKnot, from: MappedKnot, units: Le
   if (Math.abs(cloth) >= seenClothMm) says.push(`takes up ${length(cloth)} ${cloth > 0 ? 'more' : 'less'}`);
   const fill = collar.fill - other.collar.fill;
   if (Math.abs(fill) >= seenShare)
-    says.push(`covers ${Math.round(collar.fill * 100)} instead of ${Math.round(other.collar.fill * 100)} % of the collar’s edge`);
+    says.push(`covers ${Math.round(collar.fill * 100)}% of the collar edge instead of ${Math.round(other.collar.fill * 100)}%`);
   if (properties.manner !== other.properties.manner) says.push(inManner[properties.manner]);
   const moves = properties.moves - other.properties.moves;
   if (moves !== 0) says.push(`${countWord(Math.abs(moves))} ${Math.abs(moves) === 1 ? 'move' : 'moves'} ${moves > 0 ? 'more' : 'fewer'}`);
-  if (properties.startSeam !== other.properties.startSeam) says.push(`starts with the seam ${properties.startSeam}`);
+  if (properties.startSeam !== other.properties.startSeam)
+    says.push(`starts with the seam ${properties.startSeam === 'in' ? 'to the shirt' : 'outward'}`);
   if (properties.selfReleasing !== other.properties.selfReleasing)
-    says.push(properties.selfReleasing ? 'falls open when drawn out' : 'does not fall open');
+    says.push(properties.selfReleasing ? 'pulls open' : 'does not pull open');
   if (knot.difficulty !== from.difficulty) says.push(knot.difficulty === 'some practice' ? 'takes some practice' : `is ${knot.difficulty}`);
-  if (feasible !== other.feasible) says.push(feasible ? 'can be worn with this tie' : 'cannot be worn with this tie');
-  else if (feasible && other.feasible && start.sets === other.start.sets) {
-    const lower = endToSet(start).dropMm - endToSet(other.start).dropMm;
+  if (feasible !== other.feasible) says.push(feasible ? 'works with this tie' : 'won’t work with this tie');
+  else if (feasible && other.feasible && start.set.end === other.start.set.end) {
+    const lower = start.set.dropMm - other.start.set.dropMm;
     if (Math.abs(lower) >= seenClothMm) says.push(`starts ${length(lower)} ${lower > 0 ? 'lower' : 'higher'}`);
   }
   return says;

@@ -1,6 +1,4 @@
-import { knotCode } from '../knot/code.ts';
 import { type DifficultyWord, difficultyWord } from '../knot/difficulty.ts';
-import { parseKnot } from '../knot/parse.ts';
 import { leanWord } from '../plan/criteria/symmetry.ts';
 import type { KnotPlan } from '../plan/knotPlan.ts';
 import { plan } from '../plan/plan.ts';
@@ -22,39 +20,36 @@ export interface MapAxis {
   readonly say: (value: number, units: LengthUnit) => string;
 }
 
-const percent = (value: number) => `${Math.round(value * 100)} %`;
+const percent = (value: number) => `${Math.round(value * 100)}%`;
 
 /** The lean, degrees: positive toward the wearer's right. */
 export function signedLean({ plan: { shape } }: MappedKnot): number {
   return leanDegOf(shape);
 }
 
-/** What the field can be laid out by. */
+/** What the map can be laid out by. */
 export const mapAxes = {
-  size: { label: 'width at the top', of: ({ plan: { shape } }) => shape.topMm, say: formatLength },
+  size: { label: 'top width', of: ({ plan: { shape } }) => shape.topMm, say: formatLength },
   lean: {
     label: 'lean',
     of: signedLean,
     // The least certain of the measures, so no figure is told.
     say: (value) => {
       const word = leanWord(value);
-      return word === 'level' ? 'level' : `${word === 'slight' ? 'slightly' : 'clearly'} to his ${value > 0 ? 'right' : 'left'}`;
+      return word === 'level' ? 'level' : `${word === 'slight' ? 'slightly' : 'clearly'} to the wearer’s ${value > 0 ? 'right' : 'left'}`;
     },
   },
   height: { label: 'height', of: ({ plan: { shape } }) => shape.heightMm, say: formatLength },
-  takeUp: { label: 'cloth taken up', of: ({ plan: { takeUpMm } }) => takeUpMm, say: formatLength },
-  fill: { label: 'share of the collar’s edge', of: ({ plan: { collar } }) => collar.fill, say: percent },
+  takeUp: { label: 'take-up', of: ({ plan: { takeUpMm } }) => takeUpMm, say: formatLength },
+  fill: { label: 'collar edge covered', of: ({ plan: { collar } }) => collar.fill, say: percent },
   moves: { label: 'moves', of: ({ plan: { properties } }) => properties.moves, say: String },
-  chance: { label: 'chance of landing', of: ({ plan: { tip } }) => tip.inBandProbability, say: percent },
+  chance: { label: 'first try within tolerance', of: ({ plan: { tip } }) => tip.inBandProbability, say: percent },
 } as const satisfies Record<string, MapAxis>;
 
 export type MapAxisCode = keyof typeof mapAxes;
 
 /** Every knot of the family asked for, to `maxMoves`, tied with one tie for one client and collar. Best first. */
 export function mappedKnots(question: PlanQuestion): MappedKnot[] {
-  const { knots } = plan({ ...question, taste: { ...question.taste, knots: 'all' } });
-  return knots.map((knot) => {
-    const code = knotCode(parseKnot(knot.moves));
-    return { code, title: knot.names[0] ?? `knot ${code}`, plan: knot, difficulty: difficultyWord(knot.properties) };
-  });
+  const { knots } = plan({ ...question, search: { ...question.search, knots: 'all' } });
+  return knots.map((knot) => ({ code: knot.code, title: knot.title, plan: knot, difficulty: difficultyWord(knot.properties) }));
 }

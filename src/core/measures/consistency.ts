@@ -21,33 +21,32 @@ const rules: readonly Rule[] = [
     uses: ['shirt.collarPointMm'],
     broken: ({ shirt }) => shirt.collarSpreadMm > 2 * shirt.collarPointMm,
     message: ({ shirt }, say) =>
-      `The points cannot be ${say(shirt.collarSpreadMm)} apart: two points of ${say(shirt.collarPointMm)} reach ${say(2 * shirt.collarPointMm)} at most.`,
+      `Collar spread ${say(shirt.collarSpreadMm)} is too wide: two points of ${say(shirt.collarPointMm)} reach ${say(2 * shirt.collarPointMm)} at most.`,
   },
   {
     path: 'shirt.collarSpreadMm',
     uses: ['shirt.tieSpaceMm'],
     broken: ({ shirt }) => shirt.collarSpreadMm <= shirt.tieSpaceMm,
-    message: ({ shirt }, say) =>
-      `The points are ${say(shirt.collarSpreadMm)} apart, no wider than the space at the button: the collar would not open.`,
+    message: ({ shirt }, say) => `Collar spread ${say(shirt.collarSpreadMm)} is no wider than the tie space: the collar would not open.`,
   },
   {
     path: 'shirt.buttonsMm',
     uses: [],
     broken: ({ shirt }) => shirt.buttonsMm.some((at, i) => at <= (shirt.buttonsMm[i - 1] ?? 0)),
-    message: () => 'Each button must lie below the one before it.',
+    message: () => 'Each button must be lower than the one before it.',
   },
   {
     path: 'tie.lengthMm',
-    uses: ['client.neckMm', 'shirt.collarAllowanceMm', 'client.crossingGapMm'],
-    broken: ({ tie, client, shirt }) => tie.lengthMm <= client.neckMm + shirt.collarAllowanceMm + client.crossingGapMm,
+    uses: ['client.neckMm', 'shirt.collarAllowanceMm'],
+    broken: ({ tie, client, shirt }) => tie.lengthMm <= client.neckMm + shirt.collarAllowanceMm,
     message: ({ tie, client, shirt }, say) =>
-      `A tie of ${say(tie.lengthMm)} does not even go around this neck (${say(client.neckMm + shirt.collarAllowanceMm)} with the collar’s fold).`,
+      `A tie of ${say(tie.lengthMm)} does not go around this neck (${say(client.neckMm + shirt.collarAllowanceMm)} with the extra around the collar).`,
   },
   {
     path: 'tie.neckMm',
     uses: ['tie.bladeMm'],
     broken: ({ tie }) => tie.neckMm > tie.bladeMm,
-    message: ({ tie }, say) => `The neck cannot be wider (${say(tie.neckMm)}) than the blade (${say(tie.bladeMm)}).`,
+    message: ({ tie }, say) => `The neck (${say(tie.neckMm)}) must be narrower than the blade (${say(tie.bladeMm)}).`,
   },
   {
     path: 'tie.tailMm',
@@ -60,26 +59,26 @@ const rules: readonly Rule[] = [
     path: 'tie.neckAtMm',
     uses: ['tie.lengthMm', 'tie.bladeMm', 'tie.tailMm'],
     broken: ({ tie }) => tie.neckAtMm <= tie.bladeMm || tie.neckAtMm >= tie.lengthMm - tie.tailMm,
-    message: ({ tie }, say) => `The narrowest part cannot be ${say(tie.neckAtMm)} from the tip of a tie ${say(tie.lengthMm)} long.`,
+    message: ({ tie }, say) => `The neck can’t be ${say(tie.neckAtMm)} from the tip of a tie ${say(tie.lengthMm)} long.`,
   },
   {
     path: 'tie.profile',
     uses: ['tie.lengthMm', 'tie.bladeMm'],
     broken: ({ tie }) => (tie.profile ?? []).some(({ atMm, widthMm }) => atMm >= tie.lengthMm || widthMm > tie.bladeMm),
     message: ({ tie }, say) =>
-      `Each measured width lies on the tie (${say(tie.lengthMm)} long) and is no wider than the blade (${say(tie.bladeMm)}).`,
+      `Each measured width must be on the tie (${say(tie.lengthMm)} long) and no wider than the blade (${say(tie.bladeMm)}).`,
   },
   {
     path: 'jacket.buttoningMm',
     uses: ['client.frontDropMm', 'client.heightMm'],
     broken: ({ jacket, client }) => (jacket?.buttoningMm ?? 0) > frontDropOf(client).meanMm + belowBeltMm,
-    message: ({ jacket }, say) => `A jacket does not close ${say(jacket?.buttoningMm ?? 0)} down, so far below the belt.`,
+    message: ({ jacket }, say) => `A buttoning point of ${say(jacket?.buttoningMm ?? 0)} is too far below the belt.`,
   },
   {
     path: 'tie.keeperMm',
     uses: ['tie.neckAtMm', 'tie.lengthMm'],
     broken: ({ tie }) => tie.keeperMm >= tie.neckAtMm,
-    message: ({ tie }, say) => `The keeper sits on the blade, so nearer the tip than the neck (${say(tie.neckAtMm)}).`,
+    message: ({ tie }, say) => `The keeper must be nearer the blade tip than the neck is (${say(tie.neckAtMm)}).`,
   },
 ];
 

@@ -13,7 +13,7 @@ export interface Measure {
 /** The one table of lengths a stylist takes. Forms, request checks, drawings and the database's own ranges follow it. */
 export const measures = {
   client: {
-    heightMm: { label: 'Height', minMm: 900, maxMm: 2300, how: 'standing, in the shoes he will wear' },
+    heightMm: { label: 'Height', minMm: 900, maxMm: 2300, fineness: 'stature', how: 'standing, in the shoes to be worn' },
     neckMm: {
       label: 'Collar size',
       minMm: 240,
@@ -21,26 +21,38 @@ export const measures = {
       how: 'the shirt’s collar size, or around the neck with a finger under the tape',
     },
     frontDropMm: {
-      label: 'Front drop',
+      label: 'Collar button to belt',
       minMm: 200,
       maxMm: 750,
       how: 'collar button down the front to the top edge of the belt, trousers on',
     },
-    beltHeightMm: { label: 'Belt height', minMm: 15, maxMm: 80, how: 'top edge to bottom edge of the belt he wears' },
-    crossingGapMm: { label: 'Crossing gap', minMm: 0, maxMm: 60, how: 'room he leaves between the button and where the ends cross' },
+    beltHeightMm: { label: 'Belt width', minMm: 15, maxMm: 80, how: 'top edge to bottom edge of the belt worn' },
+    crossingGapMm: { label: 'Gap below the collar button', minMm: 0, maxMm: 60, how: 'from the button to where the ends cross' },
+    openLoopMm: { label: 'Open loop', minMm: 150, maxMm: 600, how: 'length of tie above the collar button while it hangs open' },
+    crossedLoopMm: {
+      label: 'Crossed loop',
+      minMm: 240,
+      maxMm: 760,
+      how: 'length around the neck with the ends crossed at the usual place',
+    },
   },
   shirt: {
     collarPointMm: { label: 'Point length', minMm: 40, maxMm: 140, how: 'along the collar’s front edge, button to point' },
-    collarSpreadMm: { label: 'Tip to tip', minMm: 20, maxMm: 280, how: 'between the two points with the collar buttoned' },
-    tieSpaceMm: { label: 'Space at the button', minMm: 0, maxMm: 30, fineness: 'fine', how: 'between the leaves, at the button' },
+    collarSpreadMm: {
+      label: 'Collar spread (point to point)',
+      minMm: 20,
+      maxMm: 280,
+      how: 'between the two points with the collar buttoned',
+    },
+    tieSpaceMm: { label: 'Tie space', minMm: 0, maxMm: 30, fineness: 'fine', how: 'between the leaves, at the button' },
     collarAllowanceMm: {
-      label: 'Collar fold',
+      label: 'Extra around the collar',
       minMm: 0,
       maxMm: 60,
       fineness: 'fine',
-      how: 'what the tie goes round beyond the collar size',
+      how: 'what the tie goes around beyond the collar size',
     },
-    standMm: { label: 'Collar stand', minMm: 15, maxMm: 70, fineness: 'fine', how: 'height of the collar’s band at the button' },
+    standMm: { label: 'Collar stand', minMm: 15, maxMm: 70, fineness: 'fine', how: 'height of the neckband at the button' },
   },
   jacket: {
     lapelMm: { label: 'Lapel width', minMm: 30, maxMm: 160, how: 'at its broadest, square to the roll' },
@@ -49,16 +61,21 @@ export const measures = {
   tie: {
     lengthMm: { label: 'Length', minMm: 600, maxMm: 2000, how: 'tip to tip, laid flat' },
     bladeMm: { label: 'Blade', minMm: 25, maxMm: 130, how: 'the broad end at its widest' },
-    thicknessMm: { label: 'Thickness', minMm: 0.8, maxMm: 8, fineness: 'fine', how: 'both layers, pinched at mid-blade' },
+    thicknessMm: { label: 'Thickness', minMm: 0.8, maxMm: 8, fineness: 'thickness', how: 'both layers, pinched at mid-blade' },
     neckMm: { label: 'Neck', minMm: 12, maxMm: 80, how: 'at its narrowest, under the collar' },
     neckAtMm: { label: 'Neck from the tip', minMm: 250, maxMm: 1500, how: 'blade tip to the narrowest part' },
-    tailMm: { label: 'Tail', minMm: 12, maxMm: 110, how: 'the narrow end at its widest' },
+    tailMm: { label: 'Tail', minMm: 12, maxMm: 110, how: 'the tail at its widest' },
     keeperMm: { label: 'Keeper', minMm: 60, maxMm: 500, how: 'blade tip up to the keeper loop' },
   },
   aim: {
-    offsetMm: { label: 'Aim from belt top', minMm: -250, maxMm: 60, how: 'where the tip shall end; below the belt top counts as positive' },
-    aboveMm: { label: 'May end higher by', minMm: 0, maxMm: 250, how: 'still right' },
-    belowMm: { label: 'May end lower by', minMm: 0, maxMm: 250, how: 'still right' },
+    offsetMm: {
+      label: 'Aim below belt top',
+      minMm: -250,
+      maxMm: 60,
+      how: 'where the blade tip should end; above the belt top is negative',
+    },
+    aboveMm: { label: 'May end higher by', minMm: 0, maxMm: 250, how: 'still within tolerance' },
+    belowMm: { label: 'May end lower by', minMm: 0, maxMm: 250, how: 'still within tolerance' },
   },
 } as const satisfies Record<string, Record<string, Measure>>;
 

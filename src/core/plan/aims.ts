@@ -7,25 +7,33 @@ export interface Aim {
 
 interface NamedAim extends Aim {
   readonly label: string;
-  /** Added to the offset: this share of the belt's height. */
+  /** Added to the offset and to both sides of the tolerance: this share of the belt's width. */
   readonly beltShare: number;
+  readonly beltShareAround: number;
 }
 
-/** The aims people name. */
+/** The aims people name. All but the belt's edge are aimed at the middle of what is right. */
 export const aims = {
-  'belt-top': { label: 'top edge of the belt', beltShare: 0, offsetMm: 0, aboveMm: 25, belowMm: 0 },
-  'finger-above': { label: 'a finger above the belt', beltShare: 0, offsetMm: -12, aboveMm: 13, belowMm: 12 },
-  'belt-middle': { label: 'middle of the belt', beltShare: 0.5, offsetMm: 0, aboveMm: 18, belowMm: 17 },
-  buckle: { label: 'middle of the buckle, never below it', beltShare: 0.5, offsetMm: 0, aboveMm: 18, belowMm: 0 },
-  'navel-to-buckle': { label: 'between navel and buckle', beltShare: 0, offsetMm: -10, aboveMm: 35, belowMm: 27 },
-  hidden: { label: 'anywhere under the waistcoat', beltShare: 0, offsetMm: -60, aboveMm: 90, belowMm: 60 },
+  'finger-above': { label: 'a finger above the belt', beltShare: 0, beltShareAround: 0, offsetMm: -12, aboveMm: 13, belowMm: 12 },
+  'belt-top': { label: 'top edge of the belt', beltShare: 0, beltShareAround: 0, offsetMm: 0, aboveMm: 25, belowMm: 0 },
+  'belt-middle': { label: 'middle of the belt', beltShare: 0.5, beltShareAround: 0, offsetMm: 0, aboveMm: 18, belowMm: 17 },
+  buckle: { label: 'anywhere on the buckle', beltShare: 0.5, beltShareAround: 0.5, offsetMm: 0, aboveMm: 0, belowMm: 0 },
+  'navel-to-buckle': { label: 'between navel and buckle', beltShare: 0, beltShareAround: 0, offsetMm: -6, aboveMm: 31, belowMm: 31 },
+  hidden: { label: 'anywhere under the waistcoat', beltShare: 0, beltShareAround: 0, offsetMm: -75, aboveMm: 75, belowMm: 75 },
 } as const satisfies Record<string, NamedAim>;
 
 export type AimCode = keyof typeof aims;
 export const aimCodes = Object.keys(aims) as AimCode[];
 
-/** A named aim on a belt of this height. */
-export function aimOn(code: AimCode, beltHeightMm: number): Aim {
-  const { beltShare, offsetMm, aboveMm, belowMm } = aims[code];
-  return { offsetMm: offsetMm + Math.round(beltShare * beltHeightMm), aboveMm, belowMm };
+/** A named aim on a belt of this width. */
+export function aimOn(code: AimCode, beltMm: number): Aim {
+  const { beltShare, beltShareAround, offsetMm, aboveMm, belowMm } = aims[code];
+  const down = Math.round(beltShare * beltMm);
+  const around = Math.round(beltShareAround * beltMm);
+  // Rounding must not let the tolerance reach below the belt's lower edge.
+  return {
+    offsetMm: offsetMm + down,
+    aboveMm: aboveMm + around,
+    belowMm: belowMm + Math.min(around, beltShareAround > 0 ? beltMm - down : 0),
+  };
 }

@@ -6,15 +6,15 @@ export const likings = {
     relaxed: { label: 'a relaxed lean' },
   },
   release: {
-    either: { label: 'does not matter' },
-    wanted: { label: 'falls open when drawn' },
+    either: { label: 'either way' },
+    wanted: { label: 'pulls open' },
   },
   neckBand: {
     hidden: { label: 'must not show' },
     tolerated: { label: 'may show' },
   },
   practice: {
-    new: { label: 'new to it' },
+    new: { label: 'new to tying' },
     some: { label: 'some practice' },
     fluent: { label: 'fluent' },
   },
@@ -30,13 +30,13 @@ export interface Liking {
 /** Habits that the tying and its finish follow, though not the choice of a knot. */
 export const finishing = {
   tiedBy: {
-    client: { label: 'himself' },
+    client: { label: 'the client' },
     stylist: { label: 'the stylist' },
     helper: { label: 'a helper' },
   },
   dimple: {
-    centred: { label: 'dead centre' },
-    'off-centre': { label: 'a hair off centre' },
+    centred: { label: 'centred' },
+    'off-centre': { label: 'slightly off-centre' },
     none: { label: 'none' },
   },
 } as const;
@@ -44,19 +44,59 @@ export const finishing = {
 export type TiedBy = keyof typeof finishing.tiedBy;
 export type DimpleLiking = keyof typeof finishing.dimple;
 
-/** What to watch with a person, and what is then said at the bench. */
+/** How whoever dresses others goes about it; habits differ, and each is right. */
+export const dressing = {
+  pins: {
+    left: { label: 'left hand' },
+    right: { label: 'right hand' },
+    changes: { label: 'hands change' },
+  },
+  readsAt: {
+    open: { label: 'hanging open' },
+    crossed: { label: 'ends crossed' },
+    snug: { label: 'snug at the button' },
+  },
+  button: {
+    first: { label: 'first' },
+    last: { label: 'last' },
+  },
+  tightens: {
+    blade: { label: 'blade, then tail' },
+    tail: { label: 'tail, then blade' },
+  },
+  keeper: {
+    before: { label: 'before the last snug' },
+    after: { label: 'after the last snug' },
+  },
+  tucks: {
+    keeper: { label: 'through the keeper, or not at all' },
+    buttons: { label: 'between the top buttons if too short' },
+    anywhere: { label: 'wherever it hides' },
+  },
+} as const;
+
+export interface DressingHabits {
+  readonly pins: keyof typeof dressing.pins;
+  readonly readsAt: keyof typeof dressing.readsAt;
+  readonly button: keyof typeof dressing.button;
+  readonly tightens: keyof typeof dressing.tightens;
+  readonly keeper: keyof typeof dressing.keeper;
+  readonly tucks: keyof typeof dressing.tucks;
+}
+
+/** What to watch with a person, and what is then said at the fitting. */
 export const cautions = {
   'tight-collar': {
     label: 'dislikes tight collars',
-    says: 'Dislikes tight collars: leave the button until last, and ask before you snug it.',
+    says: 'Dislikes tight collars: fasten the top button last, and ask before snugging it up.',
   },
   'small-child': {
     label: 'small child',
-    says: 'A small child: never left alone with a tied tie, and an elastic or breakaway one is the better choice.',
+    says: 'Small child: never leave a child alone with a tied tie. Prefer an elastic or breakaway tie.',
   },
   machinery: {
     label: 'works near machinery',
-    says: 'Works near machinery: tie off, or a breakaway one, wherever something turns. The house’s safety rules decide.',
+    says: 'Works near machinery: no tie, or a breakaway tie. The workplace’s safety rules decide.',
   },
 } as const;
 

@@ -1,15 +1,19 @@
 import type { Landmark } from '../body/landmarks.ts';
 import type { KnotProperties } from '../knot/properties.ts';
+import type { Step } from '../knot/steps.ts';
+import type { Readings } from '../tying/readings.ts';
 import type { KnotShape } from '../tying/shape.ts';
 import type { Verdict } from './criteria/criterion.ts';
 import type { Landing } from './landing.ts';
-import type { TailFault, TailOutcome } from './tail.ts';
+import type { Refusal, TailOutcome } from './tail.ts';
 
 /** A landmark and how far below it the tip hangs (negative: above), mm. */
 export interface NearLandmark {
   readonly name: string;
   readonly kind: Landmark['kind'];
   readonly offsetMm: number;
+  /** How far the blade's tip may miss where the start is set by this landmark. */
+  readonly tipSdMm: number;
 }
 
 export interface Reason {
@@ -18,33 +22,45 @@ export interface Reason {
   readonly text: string;
 }
 
+/** The end that is hung before the first move, and how far below the collar button. */
+export interface SetEnd {
+  /** The tail, or the blade where the tail ties. */
+  readonly end: 'tail' | 'blade';
+  readonly dropMm: number;
+}
+
 /** One knot, tied with this tie for this client. Lengths in mm, drops below the collar button. */
 export interface KnotPlan {
-  /** The canonical word; `properties.names` are labels on it. */
+  /** The canonical moves; names are labels on them. */
   readonly moves: string;
+  readonly code: string;
+  /** Its first name, or `Knot` and its code. */
+  readonly title: string;
   readonly names: readonly string[];
   readonly properties: KnotProperties;
+  /** Every move in the wearer's mirror, the blade on the client's side. */
+  readonly steps: readonly Step[];
   readonly rank: number;
   readonly score: number;
   readonly feasible: boolean;
-  /** Why it cannot be worn and by how much; `none` when it can. */
-  readonly tailFault: TailFault;
+  /** Why it won't work and by how much; `null` when it does. */
+  readonly refusal: (Refusal & { readonly text: string }) | null;
   readonly takeUpMm: number;
   /** The shortest tie of these proportions that would do, mm; about right, since the taper shifts. */
   readonly lengthNeededMm: number;
-  /** What the cloth must hold by itself, on the scale of the fabrics' grip. */
+  /** What the fabric must hold by itself, on the scale of the fabrics' grip. */
   readonly gripNeeded: number;
   readonly start: {
-    /** Which end is hung at its landmark before the first move: the narrow tip, or the blade where the narrow end ties. */
-    readonly sets: 'tail' | 'blade';
+    readonly set: SetEnd;
     readonly tailDropMm: number;
     readonly bladeDropMm: number;
-    /** Blade tip below narrow tip. */
+    /** Blade tip below tail tip, ends crossed at the button. */
     readonly differenceMm: number;
     /** For the end that is set, nearest first. */
     readonly landmarks: readonly NearLandmark[];
     /** For the blade's tip, by those who place that one. */
     readonly bladeLandmark: NearLandmark;
+    readonly readings: Readings;
   };
   readonly tip: Landing;
   readonly tail: TailOutcome;

@@ -1,4 +1,5 @@
 import type { FrontDrop } from '../body/frontDrop.ts';
+import type { Calibration } from '../fitbook/calibration.ts';
 import { normalCdf } from '../numeric/normal.ts';
 
 export interface Landing {
@@ -9,10 +10,7 @@ export interface Landing {
 
 /** How far a loop may be off its nominal length, and how well a hand repeats itself, mm. */
 const loopSdMm = 5;
-const repeatabilitySdMm = 10;
-
-/** How far the take-up may be off before any tying was recorded, as a share of it. */
-const takeUpShareSd = 0.1;
+export const repeatabilitySdMm = 10;
 
 /** The tip that is expected, how far it may miss, and how often that is within tolerance. */
 export function landingAt(
@@ -20,8 +18,9 @@ export function landingAt(
   takeUpMm: number,
   drop: FrontDrop,
   tolerance: { readonly aboveMm: number; readonly belowMm: number },
+  { takeUp, hand, client }: Calibration,
 ): Landing {
-  const sdMm = Math.hypot(drop.sdMm, loopSdMm, takeUpShareSd * takeUpMm, repeatabilitySdMm);
+  const sdMm = Math.hypot(client.sdMm ?? drop.sdMm, loopSdMm, takeUp.sd * takeUpMm, hand.sdMm, repeatabilitySdMm);
   const inBandProbability = normalCdf(tolerance.belowMm / sdMm) - normalCdf(-tolerance.aboveMm / sdMm);
   return { dropMm, sdMm, inBandProbability };
 }

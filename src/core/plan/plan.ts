@@ -2,23 +2,28 @@ import { type FrontDrop, frontDropOf } from '../body/frontDrop.ts';
 import { fingertipOf, type Landmark, landmarksOf } from '../body/landmarks.ts';
 import { type CollarClass, classOf } from '../collar/collar.ts';
 import { collarFill } from '../collar/fill.ts';
+import { knotCode, knotTitle } from '../knot/code.ts';
 import { formatKnot } from '../knot/format.ts';
+import type { Frame } from '../knot/frame.ts';
 import type { Knot } from '../knot/knot.ts';
 import { knotsInManner, mannerCodes } from '../knot/manners.ts';
 import { parseKnot } from '../knot/parse.ts';
 import { type KnotProperties, knotProperties } from '../knot/properties.ts';
+import { type Step, stepsOf } from '../knot/steps.ts';
 import { gripNeeded } from '../tying/grip.ts';
+import { crossedLoopOf, openLoopOf, readingsOf } from '../tying/readings.ts';
 import { type KnotShape, shapeOf } from '../tying/shape.ts';
-import { startFor } from '../tying/start.ts';
+import { type Stance, stanceOf } from '../tying/stance.ts';
+import { startFor, usualGain } from '../tying/start.ts';
 import { type Winding, windingOf } from '../tying/winding.ts';
 import { formatLength } from '../units/length.ts';
 import { type Advice, adviceFor } from './advice.ts';
 import type { Judgement, Situation } from './criteria/criterion.ts';
 import { criteria } from './criteria/index.ts';
-import { tailCriterion } from './criteria/tail.ts';
+import { refusalInWords } from './criteria/tail.ts';
 import type { KnotPlan, NearLandmark, Reason } from './knotPlan.ts';
 import { landingAt } from './landing.ts';
-import { completeRequest, type PlanQuestion, type PlanRequest } from './request.ts';
+import { completeRequest, type PlanQuestion, type PlanRequest, type Search } from './request.ts';
 import { endsOf } from './tail.ts';
 
 export interface Plan {
@@ -29,28 +34,40 @@ export interface Plan {
 
 /**
  * Ranks the knots of a family, or of all, for one client, outfit and tie, and solves each one's start.
- * The aim's tolerance lies around the place aimed at. Knots that cannot be worn come last,
+ * The aim's tolerance lies around the place aimed at. Knots that won't work come last,
  * the nearest to working first. Pure; expects values within the documented ranges.
  */
 export function plan(question: PlanQuestion): Plan {
   const request = completeRequest(question);
+  switch (request.tie.kind) {
+    case 'long-tie':
+      return planLongTie(request);
+  }
+}
+
+function planLongTie(request: PlanRequest): Plan {
   const setting = settingOf(request);
-  const judged = candidates(request.taste).map((candidate) => judge(candidate, setting));
+  const judged = candidates(request.search).map((candidate) => judge(candidate, setting));
   judged.sort(bestFirst);
   const knots = judged.map((knot, i): KnotPlan => ({ ...knot, rank: i + 1 }));
   return { knots, advice: adviceFor(request, knots) };
 }
 
+/** All of a knot that does not depend on who wears it in what. */
 interface Candidate {
   readonly word: string;
+  readonly code: string;
+  readonly title: string;
   readonly winding: Winding;
+  readonly stance: Stance | undefined;
   readonly properties: KnotProperties;
+  readonly steps: Readonly<Record<Frame['blade'], readonly Step[]>>;
 }
 
 const catalogue = new Map<string, readonly Candidate[]>();
 
 /** The words do not depend on the request, so each family is drawn up once a size. */
-function candidates({ maxMoves, knots, manner, also }: PlanRequest['taste']): readonly Candidate[] {
+function candidates({ maxMoves, knots, manner, also }: Search): readonly Candidate[] {
   const key = `${manner} ${maxMoves}`;
   let all = catalogue.get(key);
   if (!all) {
@@ -64,7 +81,15 @@ function candidates({ maxMoves, knots, manner, also }: PlanRequest['taste']): re
 }
 
 function candidateOf(knot: Knot): Candidate {
-  return { word: formatKnot(knot), winding: windingOf(knot), properties: knotProperties(knot) };
+  return {
+    word: formatKnot(knot),
+    code: knotCode(knot),
+    title: knotTitle(knot),
+    winding: windingOf(knot),
+    stance: stanceOf(knot),
+    properties: knotProperties(knot),
+    steps: { right: stepsOf(knot, { view: 'own', blade: 'right' }), left: stepsOf(knot, { view: 'own', blade: 'left' }) },
+  };
 }
 
 type Unranked = Omit<KnotPlan, 'rank'>;
@@ -73,6 +98,8 @@ type Unranked = Omit<KnotPlan, 'rank'>;
 interface Setting {
   readonly request: PlanRequest;
   readonly loopMm: number;
+  readonly openLoopMm: number;
+  readonly crossedLoopMm: number;
   readonly drop: FrontDrop;
   readonly collarClass: CollarClass;
   readonly landmarks: readonly Landmark[];
@@ -82,9 +109,12 @@ interface Setting {
 
 function settingOf(request: PlanRequest): Setting {
   const { client, shirt, units } = request;
+  const loopMm = client.neckMm + shirt.collarAllowanceMm;
   return {
     request,
-    loopMm: client.neckMm + shirt.collarAllowanceMm,
+    loopMm,
+    openLoopMm: client.openLoopMm ?? openLoopOf(loopMm).meanMm,
+    crossedLoopMm: client.crossedLoopMm ?? crossedLoopOf(loopMm, client.crossingGapMm).meanMm,
     drop: frontDropOf(client),
     collarClass: classOf(shirt),
     landmarks: landmarksOf(client, shirt.buttonsMm),
@@ -93,60 +123,61 @@ function settingOf(request: PlanRequest): Setting {
   };
 }
 
-function judge({ word, winding, properties }: Candidate, setting: Setting): Unranked {
-  const { request, loopMm, drop, collarClass, say } = setting;
-  const { client, shirt, tie, aim } = request;
-  const { crossingGapMm } = client;
+function judge({ word, code, title, winding, stance, properties, steps }: Candidate, setting: Setting): Unranked {
+  const { request, loopMm, openLoopMm, crossedLoopMm, drop, collarClass, say } = setting;
+  const { client, shirt, tie, aim, calibration } = request;
   const dropMm = drop.meanMm + aim.offsetMm;
 
-  const start = startFor(winding, tie, { loopMm, crossingGapMm, dropMm });
-  const { tailMm, bundle } = start;
-  const shape = asWorn(shapeOf(bundle), client.blade);
+  const start = startFor(winding, tie, { loopMm, dropMm, calibration });
+  const { tailMm, takeUpMm, bundle } = start;
+  const shape = asWorn(shapeOf(bundle, stance), client.blade);
   const collar = collarFill(shirt, shape);
   // Where the blade is set to its length first, what the knot takes up cannot move its tip.
-  const landing = landingAt(dropMm, winding.active === 'blade' ? bundle.takeUpMm : 0, drop, aim);
-  const { tail, fault, shorterByMm } = endsOf({
+  const landing = landingAt(dropMm, winding.active === 'blade' ? takeUpMm : 0, drop, aim, calibration);
+  const { tail, refusal, shorterByMm } = endsOf({
     active: winding.active,
     start,
     loopMm,
-    crossingGapMm,
     tipDropMm: dropMm,
+    tipSdMm: landing.sdMm,
     keeperMm: tie.keeperMm,
     knotHeightMm: shape.heightMm,
     jacket: request.jacket,
   });
-  const situation: Situation = {
-    request,
-    properties,
-    shape,
-    collar,
-    collarClass,
-    landing,
-    tail,
-    tailFault: fault,
-    say,
-  };
-  const { score, reasons } = weigh(situation);
+  const situation: Situation = { request, properties, shape, collar, collarClass, landing, tail, refusal, say };
+  const { score, reasons } = judgeAll(situation);
   const bladeDropMm = tie.lengthMm - loopMm - tailMm;
-  const setMm = winding.active === 'blade' ? tailMm : bladeDropMm;
+  const set = winding.active === 'blade' ? { end: 'tail' as const, dropMm: tailMm } : { end: 'blade' as const, dropMm: bladeDropMm };
+  const near = ({ name, kind, meanMm, sdMm }: Landmark, atMm: number): NearLandmark => ({
+    name,
+    kind,
+    offsetMm: atMm - meanMm,
+    tipSdMm: Math.hypot(landing.sdMm, usualGain * sdMm),
+  });
 
   return {
     moves: word,
+    code,
+    title,
     names: properties.names,
     properties,
+    steps: steps[client.blade],
     score,
-    feasible: fault.kind === 'none',
-    tailFault: fault,
-    takeUpMm: bundle.takeUpMm,
+    feasible: refusal === null,
+    refusal: refusal && { ...refusal, text: refusalInWords(refusal, say) },
+    takeUpMm,
     lengthNeededMm: tie.lengthMm - shorterByMm,
     gripNeeded: gripNeeded(properties),
     start: {
-      sets: winding.active === 'blade' ? 'tail' : 'blade',
+      set,
       tailDropMm: tailMm,
       bladeDropMm,
       differenceMm: bladeDropMm - tailMm,
-      landmarks: setting.landmarks.map((landmark) => near(landmark, setMm)).sort((a, b) => Math.abs(a.offsetMm) - Math.abs(b.offsetMm)),
+      landmarks: setting.landmarks
+        .map((landmark) => near(landmark, set.dropMm))
+        .sort((a, b) => Math.abs(a.offsetMm) - Math.abs(b.offsetMm)),
       bladeLandmark: near(setting.fingertip, bladeDropMm),
+      readings: readingsOf(tailMm, { lengthMm: tie.lengthMm, loopMm, openLoopMm, crossedLoopMm, gapMm: client.crossingGapMm }),
     },
     tip: landing,
     tail,
@@ -169,22 +200,20 @@ function asWorn(shape: KnotShape, blade: 'right' | 'left'): KnotShape {
       };
 }
 
-function near({ name, kind, meanMm }: Landmark, atMm: number): NearLandmark {
-  return { name, kind, offsetMm: atMm - meanMm };
-}
-
-function weigh(situation: Situation): { score: number; reasons: Reason[] } {
+/** What speaks for and against, and how much in all; what rules a knot out stands in its refusal. */
+function judgeAll(situation: Situation): { score: number; reasons: Reason[] } {
   const heard = criteria.flatMap(({ code, weight, judge }): { code: string; weight: number; judgement: Judgement }[] => {
     const judgement = judge(situation);
     return judgement ? [{ code, weight, judgement }] : [];
   });
   const total = heard.reduce((sum, { weight }) => sum + weight, 0);
-  const score = heard.reduce((sum, { weight, judgement }) => sum + weight * judgement.score, 0) / total;
-  const reasons = heard.map(({ code, judgement: { verdict, text } }) => ({ code, verdict, text }));
-  // What rules a knot out is said before anything else.
-  const first = situation.tailFault.kind === 'none' ? -1 : reasons.findIndex(({ code }) => code === tailCriterion.code);
-  if (first > 0) reasons.unshift(...reasons.splice(first, 1));
-  return { score, reasons };
+  const weighed = heard.reduce((sum, { weight, judgement }) => sum + weight * judgement.score, 0) / total;
+  const left = heard.reduce((share, { judgement: { leaves = 1 } }) => share * leaves, 1);
+  return {
+    // What is wrong already is made no better by another fault.
+    score: weighed > 0 ? weighed * left : weighed,
+    reasons: heard.map(({ code, judgement: { verdict, text } }) => ({ code, verdict, text })),
+  };
 }
 
 function bestFirst(a: Unranked, b: Unranked): number {
@@ -192,6 +221,6 @@ function bestFirst(a: Unranked, b: Unranked): number {
   return missing(a) - missing(b) || b.score - a.score || a.properties.moves - b.properties.moves || a.moves.localeCompare(b.moves);
 }
 
-function missing({ tailFault }: Unranked): number {
-  return tailFault.kind === 'none' ? 0 : tailFault.byMm;
+function missing({ refusal }: Unranked): number {
+  return refusal?.byMm ?? 0;
 }

@@ -1,10 +1,9 @@
 import { rgbOf } from '../colour/rgb.ts';
 import type { FabricLook } from '../tie/fabricLook.ts';
 import { fabrics } from '../tie/fabrics.ts';
+import { usualColours } from '../usual.ts';
 import type { PictureRequest } from './picture.ts';
 import { weaves } from './weave.ts';
-
-const smooth = new Set(['satin', 'printed-silk', 'woven-silk']);
 
 export interface PaintedSize {
   readonly widthPx: number;
@@ -20,7 +19,7 @@ export function paintRequest(
   turnDeg: number,
   blade: 'right' | 'left',
 ): PictureRequest {
-  const first = rgbOf(paint.colours[0] ?? '#5a626b');
+  const first = rgbOf(paint.colours[0] ?? usualColours.tie);
   return {
     widthPx,
     heightPx,
@@ -29,7 +28,7 @@ export function paintRequest(
     turnDeg,
     colours: [first, paint.colours[1] ? rgbOf(paint.colours[1]) : first],
     weave: weaves[paint.pattern],
-    sheen: smooth.has(paint.fabric) ? 1 - fabrics[paint.fabric].grip * 0.6 : 0.1,
+    sheen: fabrics[paint.fabric].sheen,
     facing: blade === 'right',
   };
 }

@@ -1,14 +1,15 @@
-import { tieFrom } from '../tie/turned.ts';
-import { shapeOf } from '../tying/shape.ts';
-import { bundleOf } from '../tying/takeUp.ts';
-import { windingOf } from '../tying/winding.ts';
 import type { SeenCloth, SeenStrand } from '../cloth/mesh/compact.ts';
 import { referenceTying } from '../cloth/reference.ts';
 import type { TyingRequest } from '../cloth/simulate.ts';
+import { tieFrom } from '../tie/turned.ts';
+import { bundleOf } from '../tying/bundle.ts';
+import { shapeOf } from '../tying/shape.ts';
+import { stanceOf } from '../tying/stance.ts';
+import { windingOf } from '../tying/winding.ts';
 
 /** How wide a knot comes out by the formulas, mm. */
 function topMm({ knot, tie, loopMm, standingMm }: TyingRequest): number {
-  return shapeOf(bundleOf(windingOf(knot), tieFrom(knot.active, tie), { loopMm, standingMm, crossingGapMm: 0 })).topMm;
+  return shapeOf(bundleOf(windingOf(knot), tieFrom(knot.active, tie), { loopMm, standingMm }), stanceOf(knot)).topMm;
 }
 
 /**

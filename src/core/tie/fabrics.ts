@@ -1,4 +1,4 @@
-/** How a cloth behaves in a knot. */
+/** How a fabric behaves in a knot, and how it looks. */
 export interface Fabric {
   readonly label: string;
   /** Does the knot hold by itself? 0 (slips) to 1 (locks). */
@@ -11,11 +11,12 @@ export interface Fabric {
   readonly compression: number;
   /** Square ends keep their full width to the tip, unless the tie itself says otherwise. */
   readonly squareEnds: boolean;
-  readonly care: string;
+  /** How brightly it catches the light, 0 (dull) to 1 (satin). */
+  readonly sheen: number;
 }
 
 /**
- * The one table of cloths; everything that depends on the fabric reads it here. The figures
+ * The one table of fabrics; everything that depends on the fabric reads it here, but for the words of its care. The figures
  * are priors from handling, not measurements; woven silk's compression is the model's own 0.62.
  */
 export const fabrics = {
@@ -26,7 +27,7 @@ export const fabrics = {
     stiffness: 0.45,
     compression: 0.62,
     squareEnds: false,
-    care: 'Hang it or roll it from the narrow end; a day’s rest between wearings. Never press it with an iron.',
+    sheen: 0.45,
   },
   'printed-silk': {
     label: 'printed silk',
@@ -35,7 +36,7 @@ export const fabrics = {
     stiffness: 0.3,
     compression: 0.64,
     squareEnds: false,
-    care: 'Roll it loosely; water marks it, so dab and never rub.',
+    sheen: 0.73,
   },
   satin: {
     label: 'satin',
@@ -44,7 +45,7 @@ export const fabrics = {
     stiffness: 0.4,
     compression: 0.66,
     squareEnds: false,
-    care: 'Snags on rings and rough hands: draw it up slowly, keep it flat, and let creases hang out over steam.',
+    sheen: 0.82,
   },
   grenadine: {
     label: 'grenadine',
@@ -53,7 +54,7 @@ export const fabrics = {
     stiffness: 0.35,
     compression: 0.55,
     squareEnds: false,
-    care: 'The open weave catches: no tie pin through it, and roll it rather than hang it.',
+    sheen: 0.2,
   },
   wool: {
     label: 'wool',
@@ -62,7 +63,7 @@ export const fabrics = {
     stiffness: 0.4,
     compression: 0.56,
     squareEnds: false,
-    care: 'Brush it, let it rest two days, and keep moths away.',
+    sheen: 0.05,
   },
   cotton: {
     label: 'cotton',
@@ -71,7 +72,7 @@ export const fabrics = {
     stiffness: 0.55,
     compression: 0.64,
     squareEnds: false,
-    care: 'Creases stay until it is pressed under a cloth, so undo it at once after wear.',
+    sheen: 0.15,
   },
   linen: {
     label: 'linen',
@@ -80,7 +81,7 @@ export const fabrics = {
     stiffness: 0.65,
     compression: 0.66,
     squareEnds: false,
-    care: 'Press it damp under a cloth; expect it to crease in wear.',
+    sheen: 0.15,
   },
   knit: {
     label: 'knit',
@@ -89,7 +90,7 @@ export const fabrics = {
     stiffness: 0.2,
     compression: 0.5,
     squareEnds: true,
-    care: 'Lay or roll it, never hang it: it grows. Undo it by reversing the moves, never by pulling.',
+    sheen: 0.05,
   },
   polyester: {
     label: 'polyester',
@@ -98,7 +99,7 @@ export const fabrics = {
     stiffness: 0.8,
     compression: 0.7,
     squareEnds: false,
-    care: 'Steam at a distance: it glazes and then shines under an iron.',
+    sheen: 0.67,
   },
 } as const satisfies Record<string, Fabric>;
 
@@ -114,18 +115,18 @@ interface Trait {
   readonly of: (fabric: Fabric) => number;
 }
 
-/** What is told of a cloth, and what each value means. */
+/** What is told of a fabric, and what each value means. */
 export const fabricTraits: readonly Trait[] = [
   {
     label: 'Grip',
-    about: 'whether the knot holds by itself; knots of many loose turns want a cloth that grips',
+    about: 'whether the knot holds by itself; knots of many loose turns need a fabric that grips',
     words: ['slips, so tie it tight', 'holds', 'holds any knot'],
     of: ({ grip }) => grip,
   },
   {
     label: 'Dimple',
     about: 'whether a fold pressed under the knot stays',
-    words: ['takes only a soft fold', 'takes one with care', 'takes and keeps it'],
+    words: ['takes only a soft fold', 'takes one with care', 'takes one and keeps it'],
     of: ({ dimple }) => dimple,
   },
   {

@@ -1,4 +1,4 @@
-/** How ties are made up. */
+/** How ties are constructed. */
 export const constructions = {
   'three-fold': { label: 'three-fold, interlined' },
   'six-fold': { label: 'six-fold' },
@@ -8,10 +8,10 @@ export const constructions = {
 } as const;
 export type Construction = keyof typeof constructions;
 
-/** Where a tie is. Only one that hangs on the rack can be taken from it. */
+/** Whether a tie can be had: only one in the wardrobe can. */
 export const tieStates = {
-  rack: { label: 'on the rack' },
-  out: { label: 'out' },
+  rack: { label: 'in the wardrobe' },
+  out: { label: 'lent' },
   resting: { label: 'resting' },
   repair: { label: 'in repair' },
 } as const;

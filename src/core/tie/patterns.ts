@@ -6,11 +6,11 @@ export interface Pattern {
 }
 
 export const patterns = {
-  solid: { label: 'plain', quiet: true, directional: false },
+  solid: { label: 'solid', quiet: true, directional: false },
   stripe: { label: 'stripe', quiet: true, directional: true },
-  dots: { label: 'small repeat', quiet: true, directional: false },
+  dots: { label: 'neat', quiet: true, directional: false },
   check: { label: 'check', quiet: false, directional: true },
-  large: { label: 'large figure', quiet: false, directional: false },
+  large: { label: 'large motif', quiet: false, directional: false },
 } as const satisfies Record<string, Pattern>;
 
 export type PatternCode = keyof typeof patterns;

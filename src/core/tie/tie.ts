@@ -13,7 +13,7 @@ export const tieEnds = {
 } as const;
 export type TieEnds = keyof typeof tieEnds;
 
-/** A necktie as it lies flat. Positions are counted along the tie from the blade's tip. */
+/** A long necktie as it lies flat. Positions are counted along it from the blade's tip. */
 export interface Tie {
   readonly lengthMm: number;
   readonly bladeMm: number;
@@ -34,8 +34,16 @@ export interface Tie {
   readonly profile?: readonly WidthAt[];
 }
 
-/** What a stylist always knows of a tie; the rest can be supposed from it. */
-export type KnownOfTie = Pick<Tie, 'lengthMm' | 'bladeMm' | 'thicknessMm'> & Partial<Tie>;
+export type LongTie = Tie & { readonly kind: 'long-tie' };
+
+/** What is worn at the neck, told apart by `kind`. */
+export type Neckwear = LongTie;
+export type NeckwearKind = Neckwear['kind'];
+
+export const neckwearKinds: readonly NeckwearKind[] = ['long-tie'];
+
+/** What a stylist always knows of a tie; the rest can be estimated from it. */
+export type KnownOfTie = Pick<Tie, 'lengthMm' | 'bladeMm' | 'thicknessMm'> & Partial<LongTie>;
 
 const neckShareOfBlade = 0.43;
 const tailShareOfBlade = 0.58;
@@ -43,8 +51,9 @@ const neckShareOfLength = 0.572;
 const usualKeeperMm = 230;
 
 /** Fills in the proportions most ties share where they were not measured. */
-export function supposeTie(known: KnownOfTie): Tie {
+export function supposeTie(known: KnownOfTie): LongTie {
   return {
+    kind: 'long-tie',
     neckMm: Math.round(known.bladeMm * neckShareOfBlade),
     neckAtMm: Math.round(known.lengthMm * neckShareOfLength),
     tailMm: Math.round(known.bladeMm * tailShareOfBlade),

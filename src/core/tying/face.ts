@@ -1,5 +1,6 @@
 import type { Frame } from '../knot/frame.ts';
-import { type Knot, type Spoke, spokesCrossed } from '../knot/knot.ts';
+import type { Knot, Spoke } from '../knot/knot.ts';
+import { passesOf } from '../knot/passes.ts';
 import { cornersOf, type FacePoint, isWithin, outlineOf } from './outline.ts';
 import type { KnotShape } from './shape.ts';
 
@@ -42,12 +43,10 @@ export function layersOf(knot: Knot, shape: KnotShape, blade: Frame['blade']): L
   const last = moves.length;
   const facadeMm = shape.heightMm / heightShare;
   const widthAtMove = (move: number) => facadeMm * narrowing ** (last - move);
-  const spokes = spokesCrossed(knot);
-  const layers = moves.flatMap(({ direction }, i): Layer[] => {
-    if (direction === 'o') return [];
+  const layers = passesOf(knot).flatMap(({ side, spoke }, i): Layer[] => {
+    if (side === 'behind') return [];
     const move = i + 1;
-    const strip = { move, ...stripOver(onSide(spokes[i] as Spoke, blade), shape, corners, widthAtMove(move)) };
-    return [strip];
+    return [{ move, ...stripOver(onSide(spoke, blade), shape, corners, widthAtMove(move)) }];
   });
   const throat = { move: last + 1, from: [0, -0.1 * shape.heightMm] as FacePoint };
   if (finish === 'tuck') {
@@ -66,10 +65,10 @@ export function layersOf(knot: Knot, shape: KnotShape, blade: Frame['blade']): L
   return layers;
 }
 
-/** Which side of the face a spoke is on: the narrow end's arm is on the left where the blade started on the right. */
+/** Which side of the face a spoke is on: the tail's arm is on the left where the blade started on the right. */
 function onSide(spoke: Spoke, blade: Frame['blade']): 'middle' | 'left' | 'right' {
-  if (spoke === 'narrowEnd') return 'middle';
-  return (spoke === 'narrowArm') === (blade === 'right') ? 'left' : 'right';
+  if (spoke === 'tail') return 'middle';
+  return (spoke === 'tailArm') === (blade === 'right') ? 'left' : 'right';
 }
 
 function stripOver(

@@ -19,11 +19,15 @@ const pointsASide = 8;
 /** Where the knot's face has its corners, on the wearer's own left and right. The top edge tips with the front. */
 export function cornersOf({ middleMm, bottomMm, heightMm, topMm, tiltDeg, leftFlankMm, rightFlankMm }: KnotShape): Corners {
   const tip = (topMm / 2) * Math.tan((tipOfTilt * tiltDeg * Math.PI) / 180);
+  const left = middleMm / 2 + leftFlankMm;
+  const right = middleMm / 2 + rightFlankMm;
+  // The bottom stands under the top: a fuller flank is fuller below as well.
+  const narrowed = bottomMm / topMm;
   return {
-    topLeft: [-(middleMm / 2 + leftFlankMm), tip],
-    topRight: [middleMm / 2 + rightFlankMm, -tip],
-    bottomLeft: [-bottomMm / 2, heightMm],
-    bottomRight: [bottomMm / 2, heightMm],
+    topLeft: [-left, tip],
+    topRight: [right, -tip],
+    bottomLeft: [-left * narrowed, heightMm],
+    bottomRight: [right * narrowed, heightMm],
   };
 }
 

@@ -1,21 +1,25 @@
+import { type Calibration, uncalibrated } from '../fitbook/calibration.ts';
 import type { Tie } from '../tie/tie.ts';
 import { tieFrom } from '../tie/turned.ts';
 import type { Bundle } from './bundle.ts';
-import { bundleOf } from './takeUp.ts';
+import { bundleOf } from './bundle.ts';
 import type { Winding } from './winding.ts';
 
 export interface StartQuestion {
   readonly loopMm: number;
-  readonly crossingGapMm: number;
   /** Where the blade's tip shall end, below the collar button, mm. */
   readonly dropMm: number;
+  /** What is known of this client, tie, knot and hand beyond the formulas. */
+  readonly calibration?: Calibration;
 }
 
 export interface Start {
-  /** Narrow tip below the collar button before the first move, mm. Negative when the tie is too short. */
+  /** Tail tip below the collar button before the first move, mm. Negative when the tie is too short. */
   readonly tailMm: number;
-  /** What is left of the end that ties, past the knot: the blade below it, or a narrow end to hide. */
+  /** What is left of the end that ties, past the knot: the blade below it, or a tail to hide. */
   readonly restMm: number;
+  /** Cloth the knot takes up, with what is known of it beyond the formula. */
+  readonly takeUpMm: number;
   readonly bundle: Bundle;
   /** Take-ups computed on the way. */
   readonly evaluations: number;
@@ -25,35 +29,36 @@ export interface Start {
 const toleranceMm = 0.01;
 
 /** The tip moves by about this much more than the start moves, since a lower start knots wider cloth. */
-const usualGain = 1.2;
+export const usualGain = 1.2;
 
 const mostEvaluations = 60;
 
 /**
- * The start that puts the blade's tip `dropMm` below the collar button: the root of
- * length − loop − tail − gap − takeUp(tail) − drop, which falls as the tail grows.
+ * The start that puts the blade's tip `dropMm` below the collar button, ends crossed at the button: the root of
+ * length − loop − tail − takeUp(tail) − drop, which falls as the tail grows.
  * Secant steps inside a bracket; a step that leaves the bracket is replaced by halving it.
  */
 export function startFor(winding: Winding, tie: Tie, question: StartQuestion): Start {
   return winding.active === 'blade' ? startOfTail(winding, tie, question) : startOfBlade(winding, tie, question);
 }
 
-/** The narrow end ties, so the blade is set to its length first, and only the drawing up of the knot moves it: no search. */
-function startOfBlade(winding: Winding, tie: Tie, { loopMm, crossingGapMm, dropMm }: StartQuestion): Start {
-  const standingMm = dropMm - crossingGapMm;
-  const bundle = bundleOf(winding, tieFrom('narrow', tie), { loopMm, standingMm, crossingGapMm });
+/** The tail ties, so the blade is set to its length first, and only the drawing up of the knot moves it: no search. */
+function startOfBlade(winding: Winding, tie: Tie, { loopMm, dropMm, calibration = uncalibrated }: StartQuestion): Start {
+  const standingMm = dropMm - lowerBy(calibration);
+  const bundle = bundleOf(winding, tieFrom('narrow', tie), { loopMm, standingMm });
+  const takeUpMm = bundle.takeUpMm * (1 + calibration.takeUp.share);
   const tailMm = tie.lengthMm - loopMm - standingMm;
-  return { tailMm, bundle, restMm: tailMm - crossingGapMm - bundle.takeUpMm, evaluations: 1 };
+  return { tailMm, bundle, takeUpMm, restMm: tailMm - takeUpMm, evaluations: 1 };
 }
 
-function startOfTail(winding: Winding, tie: Tie, question: StartQuestion): Start {
-  const { loopMm, crossingGapMm, dropMm } = question;
-  const withoutKnot = tie.lengthMm - loopMm - crossingGapMm - dropMm;
+function startOfTail(winding: Winding, tie: Tie, { loopMm, dropMm, calibration = uncalibrated }: StartQuestion): Start {
+  const withoutKnot = tie.lengthMm - loopMm - dropMm + lowerBy(calibration);
   let evaluations = 0;
   const at = (tailMm: number) => {
     evaluations++;
-    const bundle = bundleOf(winding, tie, { loopMm, standingMm: tailMm, crossingGapMm });
-    return { tailMm, bundle, error: withoutKnot - tailMm - bundle.takeUpMm };
+    const bundle = bundleOf(winding, tie, { loopMm, standingMm: tailMm });
+    const takeUpMm = bundle.takeUpMm * (1 + calibration.takeUp.share);
+    return { tailMm, bundle, takeUpMm, error: withoutKnot - tailMm - takeUpMm };
   };
 
   // With no cloth in the knot the tip would land too high by the whole take-up: an upper end for the tail.
@@ -70,5 +75,10 @@ function startOfTail(winding: Winding, tie: Tie, question: StartQuestion): Start
     before = now;
     now = at(next);
   }
-  return { tailMm: now.tailMm, bundle: now.bundle, restMm: dropMm + now.error, evaluations };
+  return { tailMm: now.tailMm, bundle: now.bundle, takeUpMm: now.takeUpMm, restMm: dropMm + now.error, evaluations };
+}
+
+/** How much lower than reckoned the tip lands with this client and this hand, mm. */
+function lowerBy({ client, hand }: Calibration): number {
+  return client.meanMm + hand.meanMm;
 }

@@ -1,5 +1,5 @@
-import { type ActiveEnd, type Finish, type Knot, type Spoke, spokesCrossed } from '../knot/knot.ts';
-import { type Stance, stanceOf } from './stance.ts';
+import type { ActiveEnd, Finish, Knot, Spoke } from '../knot/knot.ts';
+import { passesOf } from '../knot/passes.ts';
 
 /** What the engine needs of a knot, worked out once: the same for every family. */
 export interface Winding {
@@ -10,18 +10,16 @@ export interface Winding {
   /** From this place in `spokes` on, turns are held open; past the end where none is. */
   readonly looseFrom: number;
   readonly looseMm: number;
-  /** How the front stands; `undefined` where no band crosses it. */
-  readonly stance: Stance | undefined;
 }
 
 export function windingOf(knot: Knot): Winding {
-  const spokes = spokesCrossed(knot);
+  const passes = passesOf(knot);
+  const firstLoose = passes.findIndex(({ isLoose }) => isLoose);
   return {
-    spokes,
+    spokes: passes.map(({ spoke }) => spoke),
     active: knot.active,
     finish: knot.finish,
-    looseFrom: knot.loose ? knot.loose.from - 1 : spokes.length,
+    looseFrom: firstLoose < 0 ? passes.length : firstLoose,
     looseMm: knot.loose?.diameterMm ?? 0,
-    stance: stanceOf(knot),
   };
 }

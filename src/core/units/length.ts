@@ -1,8 +1,12 @@
 /** How a person reads lengths. Everything inside is millimetres. */
 export type LengthUnit = 'cm' | 'in';
 
-/** `fine` measures (a thickness) need more than a tape shows: millimetres, or decimal inches. */
-export type Fineness = 'tape' | 'fine';
+/**
+ * How finely a measure is read. `tape`: a millimetre, or an eighth of an inch. `fine`: tenths of a
+ * millimetre, or an eighth of an inch. `thickness`: tenths of a millimetre in either unit, as
+ * callipers have them. `stature`: as `tape`, in feet and inches.
+ */
+export type Fineness = 'tape' | 'fine' | 'thickness' | 'stature';
 
 export const mmPerInch = 25.4;
 const mmPerFoot = 12 * mmPerInch;
@@ -10,23 +14,45 @@ const eighths = ['', '1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8'];
 
 /** The name of the unit a measure is shown in. */
 export function unitLabel(unit: LengthUnit, fineness: Fineness = 'tape'): string {
-  return unit === 'in' ? 'in' : fineness === 'fine' ? 'mm' : 'cm';
+  if (fineness === 'thickness') return 'mm';
+  if (unit === 'in') return fineness === 'stature' ? 'ft in' : 'in';
+  return fineness === 'fine' ? 'mm' : 'cm';
 }
 
-/** A length without its unit: `41.5`, `16 3/8`. Tape measures round to a millimetre or an eighth of an inch. */
+/** A length without its unit: `41.5`, `16 3/8`; a stature in feet and inches carries its marks: `5′ 10″`. */
 export function formatFigure(mm: number, unit: LengthUnit, fineness: Fineness = 'tape'): string {
-  if (unit === 'cm') return fineness === 'fine' ? trimZero(mm.toFixed(1)) : trimZero((Math.round(mm) / 10).toFixed(1));
-  if (fineness === 'fine') return trimZero((mm / mmPerInch).toFixed(3));
+  if (fineness === 'thickness' || (fineness === 'fine' && unit === 'cm')) return trimZero(mm.toFixed(1));
+  if (unit === 'cm') return trimZero((Math.round(mm) / 10).toFixed(1));
   const total = Math.round((Math.abs(mm) / mmPerInch) * 8);
+  if (fineness === 'stature') return `${Math.floor(total / 96)}′ ${inEighths(total % 96)}″`;
+  return mm < 0 && total > 0 ? `−${inEighths(total)}` : inEighths(total);
+}
+
+/** A length with its unit, as a person says it: `41.5 cm`, `16 3/8 in`, `5′ 10″`. */
+export function formatLength(mm: number, unit: LengthUnit, fineness: Fineness = 'tape'): string {
+  const figure = formatFigure(mm, unit, fineness);
+  return unit === 'in' && fineness === 'stature' ? figure : `${figure} ${unitLabel(unit, fineness)}`;
+}
+
+/** What a tape is read to beside an uncertainty of centimetres, mm: half a centimetre, or half an inch. */
+const roughStepMm: Readonly<Record<LengthUnit, number>> = { cm: 5, in: mmPerInch / 2 };
+
+/** The same length as coarsely as it is known where it may be centimetres off. */
+export function roughly(mm: number, unit: LengthUnit): number {
+  const step = roughStepMm[unit];
+  return Math.round(mm / step) * step;
+}
+
+/** From one length to another, the unit said once: `40–46 cm`. */
+export function formatSpan(fromMm: number, toMm: number, unit: LengthUnit, fineness: Fineness = 'tape'): string {
+  const [from, to] = [formatFigure(fromMm, unit, fineness), formatLength(toMm, unit, fineness)];
+  return from.includes(' ') || to.split(' ').length > 2 ? `${from} – ${to}` : `${from}–${to}`;
+}
+
+function inEighths(total: number): string {
   const whole = Math.floor(total / 8);
   const part = eighths[total % 8] ?? '';
-  const figure = part ? (whole ? `${whole} ${part}` : part) : `${whole}`;
-  return mm < 0 && total > 0 ? `−${figure}` : figure;
-}
-
-/** A length with its unit, as a person says it: `41.5 cm`, `16 3/8 in`. */
-export function formatLength(mm: number, unit: LengthUnit, fineness: Fineness = 'tape'): string {
-  return `${formatFigure(mm, unit, fineness)} ${unitLabel(unit, fineness)}`;
+  return part ? (whole ? `${whole} ${part}` : part) : `${whole}`;
 }
 
 function trimZero(figure: string): string {
@@ -44,31 +70,42 @@ const fractionGlyphs: Readonly<Record<string, string>> = {
   '⅞': ' 7/8',
 };
 
-const number = String.raw`\d+(?:[.,]\d+)?|[.,]\d+`;
-const mixed = String.raw`(?:(${number})(?:[ ]+|-)?)?(?:(\d+)\s*/\s*(\d+))?`;
-const lengthText = new RegExp(String.raw`^([-−+])?${mixed}\s*(mm|cm|m|inch(?:es)?|in|"|″|”)?$`, 'i');
-const feetText = /^(\d+)\s*(?:ft|feet|'|′|’)\s*(.*)$/i;
+const inchMark = String.raw`inch(?:es)?|in|"|″|”|''|′′|’’`;
+/** A fraction stands by itself, or after a whole number and a space or a hyphen: `11/16` is no `1 1/16`. */
+const lengthText = new RegExp(
+  String.raw`^([-−+])?\s*(?:(\d+)(?:[ ]+|-)(\d+)/(\d+)|(\d+)/(\d+)|(\d+(?:[.,]\d+)?|[.,]\d+))\s*(mm|cm|m|${inchMark})?$`,
+  'i',
+);
+const feetText = /^(\d+)\s*(?:ft\.?|feet|foot|'|′|’)(?!['′’])\s*-?\s*(.*)$/i;
+const inchesInFoot = 12;
 
 const mmPer: Readonly<Record<string, number>> = { mm: 1, cm: 10, m: 1000 };
 
 /**
- * Reads a length as people write it, in mm: `41.5`, `41,5 cm`, `415 mm`, `16 3/8`, `16⅜"`,
- * `5' 10"`. A figure without a unit is in the unit shown. `undefined` when it is not a length.
+ * Reads a length as people write it, in mm: `41.5`, `41,5 cm`, `415 mm`, `16 3/8`, `16⅜"`, `11/16`,
+ * `5' 10"`, `5'-10"`. A figure without a unit is in the unit shown. `undefined` when it is not a length.
  */
 export function parseLength(text: string, unit: LengthUnit, fineness: Fineness = 'tape'): number | undefined {
-  const clean = text.trim().replace(/[⅛¼⅜½⅝¾⅞]/g, (glyph) => fractionGlyphs[glyph] ?? glyph);
+  const clean = text
+    .trim()
+    .replace(/[⅛¼⅜½⅝¾⅞]/g, (glyph) => fractionGlyphs[glyph] ?? glyph)
+    .trim();
   const feet = feetText.exec(clean);
   if (feet) {
-    const rest = feet[2] ? parseLength(feet[2], 'in') : 0;
-    return rest === undefined ? undefined : Number(feet[1]) * mmPerFoot + rest;
+    const inches = feet[2] ? plainLength(feet[2], 'in') : 0;
+    if (inches === undefined || inches < 0 || inches >= inchesInFoot * mmPerInch) return undefined;
+    return Number(feet[1]) * mmPerFoot + inches;
   }
-  const match = lengthText.exec(clean);
+  return plainLength(clean, unitLabel(unit, fineness));
+}
+
+function plainLength(text: string, shown: string): number | undefined {
+  const match = lengthText.exec(text);
   if (!match) return undefined;
-  const [, sign, whole, above, below, suffix] = match;
-  if (whole === undefined && above === undefined) return undefined;
-  if (below !== undefined && Number(below) === 0) return undefined;
-  const shown = unitLabel(unit, fineness);
+  const [, sign, whole, wholeAbove, wholeBelow, above, below, decimal, suffix] = match;
+  const [top, bottom] = [wholeAbove ?? above, wholeBelow ?? below];
+  if (bottom !== undefined && Number(bottom) === 0) return undefined;
+  const figure = Number((decimal ?? whole ?? '0').replace(',', '.')) + (top && bottom ? Number(top) / Number(bottom) : 0);
   const scale = mmPer[(suffix ?? shown).toLowerCase()] ?? mmPerInch;
-  const figure = Number((whole ?? '0').replace(',', '.')) + (above && below ? Number(above) / Number(below) : 0);
   return (sign === '-' || sign === '−' ? -1 : 1) * figure * scale;
 }

@@ -5,17 +5,26 @@ import { enumerateKnots } from '../knot/enumerate.ts';
 import { knotProperties } from '../knot/properties.ts';
 import { bandShowsUnder, swampsOver } from '../plan/criteria/collarFill.ts';
 import { allowanceOf } from '../plan/criteria/lapel.ts';
+import { landingAt } from '../plan/landing.ts';
 import { completeRequest } from '../plan/request.ts';
 import { endsOf } from '../plan/tail.ts';
 import { supposeTie } from '../tie/tie.ts';
 import { shapeOf } from '../tying/shape.ts';
+import { type Stance, stanceOf } from '../tying/stance.ts';
 import { startFor } from '../tying/start.ts';
 import { type Winding, windingOf } from '../tying/winding.ts';
+import { usualTie } from '../usual.ts';
 import type { Outfit } from './judgeTie.ts';
 
 export interface LengthRange {
   readonly min: number;
   readonly max: number;
+}
+
+interface NamedWinding {
+  readonly winding: Winding;
+  readonly stance: Stance | undefined;
+  readonly name: string;
 }
 
 /** One width and thickness, and what a tie of it would have to be. */
@@ -24,7 +33,7 @@ export interface BriefCell {
   readonly thicknessMm: number;
   /** Knots that would fill the collar, by name. */
   readonly knots: readonly string[];
-  /** Lengths at which one of them leaves a narrow end that holds and hides; absent when none fits. */
+  /** Lengths at which one of them leaves a tail that holds and hides; absent when none fits. */
   readonly lengthMm: LengthRange | undefined;
 }
 
@@ -53,19 +62,20 @@ const lengths = steps(1150, 1750, 40);
  * the model over the named knots. Ties are supposed in the usual proportions.
  */
 export function buyingBrief(outfit: Outfit): BuyingBrief {
-  const request = completeRequest({ ...outfit.question, tie: { lengthMm: 1480, bladeMm: 80, thicknessMm: 3 } });
-  const { client, shirt, jacket, aim, taste } = request;
+  const request = completeRequest({ ...outfit.question, tie: usualTie });
+  const { client, shirt, jacket, aim, rules, search, calibration } = request;
   const loopMm = client.neckMm + shirt.collarAllowanceMm;
-  const dropMm = frontDropOf(client).meanMm + aim.offsetMm;
-  const allowedMm = allowanceOf(taste.lapelRule);
-  const knots = enumerateKnots(taste.maxMoves)
-    .map((knot) => ({ winding: windingOf(knot), name: knotProperties(knot).names[0] }))
-    .filter((knot): knot is { winding: Winding; name: string } => knot.name !== undefined);
+  const drop = frontDropOf(client);
+  const dropMm = drop.meanMm + aim.offsetMm;
+  const allowedMm = allowanceOf(rules.lapelRule);
+  const knots = enumerateKnots(search.maxMoves)
+    .map((knot) => ({ winding: windingOf(knot), stance: stanceOf(knot), name: knotProperties(knot).names[0] }))
+    .filter((knot): knot is NamedWinding => knot.name !== undefined);
 
   const cells = blades.flatMap((bladeMm) =>
     thicknesses.map((thicknessMm): BriefCell => {
       const suits = jacket === null || Math.abs(bladeMm - jacket.lapelMm) <= allowedMm;
-      const fitting = suits ? knots.flatMap(({ winding, name }) => lengthsFor(winding, name, bladeMm, thicknessMm)) : [];
+      const fitting = suits ? knots.flatMap((knot) => lengthsFor(knot, bladeMm, thicknessMm)) : [];
       return { bladeMm, thicknessMm, knots: fitting.map(({ name }) => name), lengthMm: span(fitting.map(({ lengthMm }) => lengthMm)) };
     }),
   );
@@ -84,24 +94,27 @@ export function buyingBrief(outfit: Outfit): BuyingBrief {
   };
 
   /** The lengths at which a knot can be worn, goes through the keeper and fills the collar. */
-  function lengthsFor(winding: Winding, name: string, bladeMm: number, thicknessMm: number): { name: string; lengthMm: LengthRange }[] {
+  function lengthsFor(
+    { winding, stance, name }: NamedWinding,
+    bladeMm: number,
+    thicknessMm: number,
+  ): { name: string; lengthMm: LengthRange }[] {
     const fitting = lengths.filter((lengthMm) => {
       const tie = supposeTie({ lengthMm, bladeMm, thicknessMm });
-      const { crossingGapMm } = client;
-      const start = startFor(winding, tie, { loopMm, crossingGapMm, dropMm });
-      const shape = shapeOf(start.bundle);
-      const { tail, fault } = endsOf({
+      const start = startFor(winding, tie, { loopMm, dropMm, calibration });
+      const shape = shapeOf(start.bundle, stance);
+      const { tail, refusal } = endsOf({
         active: winding.active,
         start,
         loopMm,
-        crossingGapMm,
         tipDropMm: dropMm,
+        tipSdMm: landingAt(dropMm, start.takeUpMm, drop, aim, calibration).sdMm,
         keeperMm: tie.keeperMm,
         knotHeightMm: shape.heightMm,
         jacket,
       });
       const { fill } = collarFill(shirt, shape);
-      return fill >= bandShowsUnder && fill <= swampsOver && tail.reachesKeeper && fault.kind === 'none';
+      return fill >= bandShowsUnder && fill <= swampsOver && tail.reachesKeeper && refusal === null;
     });
     const [min] = fitting;
     const max = fitting.at(-1);

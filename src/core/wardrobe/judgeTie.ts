@@ -3,7 +3,7 @@ import type { TieOnShirt } from '../colour/compare.ts';
 import { bladeOnLapel } from '../plan/criteria/lapel.ts';
 import type { KnotPlan, Reason } from '../plan/knotPlan.ts';
 import { plan } from '../plan/plan.ts';
-import { type PlanQuestion, requestDefaults } from '../plan/request.ts';
+import { completeRequest, type PlanQuestion } from '../plan/request.ts';
 import type { Tie } from '../tie/tie.ts';
 import { formatLength } from '../units/length.ts';
 import { judgeColour } from './colourCriterion.ts';
@@ -21,10 +21,10 @@ export type ColouredTie = Tie & ColouredCloth;
 /** What speaks for and against one tie with one outfit. */
 export interface TieJudgement {
   readonly score: number;
-  /** The knot it does best; the nearest to working when none can be worn. */
+  /** The knot it does best; the nearest to working when none does. */
   readonly best: KnotPlan;
   readonly feasible: boolean;
-  /** How many of the knots asked for can be worn with it. */
+  /** How many of the knots asked for work with it. */
   readonly landing: number;
   readonly asked: number;
   /** Blade less lapel, mm; absent without a jacket. */
@@ -43,8 +43,8 @@ export function judgeTie(outfit: Outfit, tie: ColouredTie): TieJudgement {
   if (!best) throw new Error('No knots were asked for');
   const colour = judgeColour(tie, outfit.shirtColour);
   const landing = knots.filter(({ feasible }) => feasible).length;
-  const { jacket, taste } = outfit.question;
-  const lapel = jacket ? bladeOnLapel(tie.bladeMm, jacket.lapelMm, taste?.lapelRule ?? requestDefaults.taste.lapelRule) : undefined;
+  const { jacket, rules } = completeRequest({ ...outfit.question, tie });
+  const lapel = jacket ? bladeOnLapel(tie.bladeMm, jacket.lapelMm, rules.lapelRule) : undefined;
   return {
     score: best.feasible ? scoreOf(best.score, colour.score, lapel) : 0,
     best,
@@ -69,16 +69,16 @@ function scoreOf(knot: number, colour: number, lapel: number | undefined): numbe
 /** The tie's length in one sentence: which knots can be worn, and what hinders the others. */
 function lengthReason(knots: readonly KnotPlan[], landing: number, { question }: Outfit): Reason {
   const [best] = knots;
-  const fault = best?.tailFault;
-  if (fault && fault.kind !== 'none') {
-    const by = formatLength(fault.byMm, question.units ?? 'cm');
-    const text =
-      fault.kind === 'too-short' ? `Too short for every knot, by ${by} at least.` : `Too long for every knot, by ${by} at least.`;
+  const refusal = best?.refusal;
+  if (refusal) {
+    const by = formatLength(refusal.byMm, question.units ?? 'cm');
+    const text = `Too ${refusal.code === 'tail-too-short' ? 'short' : 'long'} for every knot, by at least ${by}.`;
     return { code: 'length', verdict: 'poor', text };
   }
-  if (landing === knots.length) return { code: 'length', verdict: 'good', text: 'Its length lets every knot asked for be worn.' };
-  const kinds = new Set(knots.map(({ tailFault }) => tailFault.kind));
-  const why = kinds.has('too-short') ? 'the longer ones run out of cloth' : 'the shorter ones leave too much of the narrow end';
+  if (landing === knots.length)
+    return { code: 'length', verdict: 'good', text: 'Long enough, and not too long, for every knot asked for.' };
+  const kinds = new Set(knots.map(({ refusal: why }) => why?.code));
+  const why = kinds.has('tail-too-short') ? 'the longer ones need a longer tie' : 'the shorter ones leave too much tail';
   const verdict = landing * 2 >= knots.length ? 'good' : 'fair';
-  return { code: 'length', verdict, text: `${landing} of ${knots.length} knots can be worn with it; ${why}.` };
+  return { code: 'length', verdict, text: `${landing} of ${knots.length} knots work with it; ${why}.` };
 }

@@ -1,32 +1,32 @@
 import type { KnotPlan } from '../plan/knotPlan.ts';
 import { plan } from '../plan/plan.ts';
-import { endToSet } from '../plan/setting.ts';
 import { formatLength, type LengthUnit } from '../units/length.ts';
 import type { ColouredTie, Outfit } from './judgeTie.ts';
 
 export interface Judged {
   readonly name: string;
-  /** Whether it can be worn on this client with this tie. */
-  readonly lands: boolean;
+  /** Whether it works on this client with this tie. */
+  readonly works: boolean;
   readonly text: string;
 }
 
-/** The named knots with one tie on one client: which land, how they fill the collar, and why the others do not. */
+/** The named knots with one tie on one client: which work, how they fill the collar, and why the others do not. */
 export function knotsInWords(outfit: Outfit, tie: ColouredTie): Judged[] {
   const { question } = outfit;
-  const { knots } = plan({ ...question, tie, taste: { ...question.taste, knots: 'named' } });
+  const { knots } = plan({ ...question, tie, search: { ...question.search, knots: 'named' } });
   const units = question.units ?? 'cm';
-  return knots.map((knot) => ({ name: knot.names[0] ?? knot.moves, lands: knot.feasible, text: inWords(knot, units) }));
+  return knots.map((knot) => ({ name: knot.title, works: knot.feasible, text: inWords(knot, units) }));
 }
 
-function inWords({ tailFault, collar, start }: KnotPlan, units: LengthUnit): string {
-  const toSet = endToSet(start);
-  switch (tailFault.kind) {
-    case 'none':
-      return `${toSet.name} at ${formatLength(toSet.dropMm, units)}, covers ${Math.round(collar.fill * 100)} % of the collar’s edge`;
-    case 'too-short':
-      return `runs out of cloth by ${formatLength(tailFault.byMm, units)}`;
-    case 'peeps-out':
-      return `leaves ${formatLength(tailFault.byMm, units)} too much of the narrow end`;
+function inWords({ refusal, collar, start: { set } }: KnotPlan, units: LengthUnit): string {
+  const say = (mm: number) => formatLength(mm, units);
+  switch (refusal?.code) {
+    case undefined:
+      return `${set.end === 'tail' ? 'tail tip' : 'blade tip'} at ${say(set.dropMm)}, covers ${Math.round(collar.fill * 100)}% of the collar edge`;
+    case 'tail-too-short':
+      return `runs out of tie by ${say(refusal.byMm)}`;
+    case 'tail-below-blade':
+    case 'tail-too-long-to-hide':
+      return `leaves the tail ${say(refusal.byMm)} too long`;
   }
 }

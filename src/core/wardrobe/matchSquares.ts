@@ -17,7 +17,7 @@ export interface SquaredTie extends ColouredCloth {
 /** What the schools ask of a square beside a tie. */
 export const squareRules = {
   echo: { label: 'picks up the tie’s colours' },
-  apart: { label: 'no echo of the tie' },
+  apart: { label: 'shares nothing with the tie' },
   set: { label: 'a matched set is allowed' },
 } as const;
 export type SquareRule = keyof typeof squareRules;
@@ -49,18 +49,18 @@ export function judgeSquare(tie: SquaredTie, square: Square, rule: SquareRule = 
   return { square, echo, ...verdictOf() };
 
   function verdictOf(): Pick<SquareJudgement, 'score' | 'verdict' | 'text'> {
-    if (isPlainWhite(square)) return { score: 0.8, verdict: 'good', text: 'Plain white, in a flat fold: always right.' };
+    if (isPlainWhite(square)) return { score: 0.8, verdict: 'good', text: 'Plain white in a flat fold always works.' };
     if (square.tieId === tie.id) {
       return rule === 'set'
-        ? { score: 0.7, verdict: 'fair', text: 'Sold with this very tie: safe, and looks bought as a set.' }
-        : { score: 0.05, verdict: 'poor', text: 'Sold with this very tie: wear it with another one.' };
+        ? { score: 0.7, verdict: 'fair', text: 'Sold with this tie: safe, and looks bought as a set.' }
+        : { score: 0.05, verdict: 'poor', text: 'Sold with this tie: wear it with another.' };
     }
     if (rule === 'apart') {
       return echo < echoFrom
         ? { score: 0.9, verdict: 'good', text: 'Shares no colour with the tie.' }
-        : { score: 0.3, verdict: 'fair', text: `Repeats the tie in ${percent(echo)} of it.` };
+        : { score: 0.3, verdict: 'fair', text: `${percent(echo)} of it repeats the tie.` };
     }
-    if (echo < echoFrom) return { score: 0.35, verdict: 'fair', text: 'Shares no colour with the tie: it stands by itself.' };
+    if (echo < echoFrom) return { score: 0.35, verdict: 'fair', text: 'Shares no colour with the tie.' };
     const moved = Math.max(...shared.map(({ inTie, inSquare }) => Math.abs(inTie - inSquare)));
     if (moved < sameProportion && echo > 1 - sameProportion) {
       return { score: 0.3, verdict: 'fair', text: 'The same colours in the same proportions: it reads as a matched set.' };
@@ -103,7 +103,7 @@ function isPlainWhite({ colours }: ColouredCloth): boolean {
 }
 
 function percent(share: number): string {
-  return `${Math.round(share * 100)} %`;
+  return `${Math.round(share * 100)}%`;
 }
 
 /** Two sets split up, each tie worn with the other's square. */

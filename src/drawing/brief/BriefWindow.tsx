@@ -1,5 +1,5 @@
-import type { BriefCell, BuyingBrief } from '../../core/wardrobe/buyingBrief.ts';
 import { formatFigure, formatLength, type LengthUnit, unitLabel } from '../../core/units/length.ts';
+import type { BriefCell, BuyingBrief } from '../../core/wardrobe/buyingBrief.ts';
 import { inkColour } from '../sheet/ink.ts';
 import { Note } from '../sheet/Note.tsx';
 import { Sheet, useMmPerPx } from '../sheet/Sheet.tsx';

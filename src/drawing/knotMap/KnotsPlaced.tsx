@@ -1,5 +1,5 @@
-import type { MapAxis, MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import type { Frame } from '../../core/index.ts';
+import type { MapAxis, MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { KnotMark } from '../knot/KnotSilhouette.tsx';
 import type { KnotPicture } from '../knot/picture.ts';

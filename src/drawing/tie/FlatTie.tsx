@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
 import type { Tie } from '../../core/index.ts';
+import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { widthAt } from '../../core/tie/width.ts';
 import { formatFigure, formatLength, type LengthUnit } from '../../core/units/length.ts';
 import { FabricDefs } from '../fabric/FabricDefs.tsx';
-import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { fabricFill } from '../fabric/fabricFill.ts';
 import { type Pt, polygon } from '../geometry/path.ts';
 import { Dimension } from '../sheet/Dimension.tsx';

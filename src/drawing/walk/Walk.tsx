@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import type { KnotPlan, PlanRequest } from '../../core/index.ts';
+import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { formatFigure, formatLength, mmPerInch } from '../../core/units/length.ts';
 import { FabricDefs } from '../fabric/FabricDefs.tsx';
-import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { fabricFill } from '../fabric/fabricFill.ts';
 import { type Pt, polygon } from '../geometry/path.ts';
 import { inkColour } from '../sheet/ink.ts';

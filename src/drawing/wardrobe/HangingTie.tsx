@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { Tie } from '../../core/index.ts';
-import { FabricDefs } from '../fabric/FabricDefs.tsx';
 import type { FabricLook } from '../../core/tie/fabricLook.ts';
+import { FabricDefs } from '../fabric/FabricDefs.tsx';
 import { fabricFill } from '../fabric/fabricFill.ts';
 import { polygon } from '../geometry/path.ts';
 import { hangingEnd } from '../tie/outline.ts';
@@ -11,7 +11,15 @@ const shownMm = 330;
 const halfMm = 66;
 
 /** A tie as it hangs folded over a rail: the blade in front. Decorative: the words beside it say the same. */
-export const HangingTie = memo(function HangingTie({ id, tie, cloth }: { readonly id: string; readonly tie: Tie; readonly cloth: FabricLook }) {
+export const HangingTie = memo(function HangingTie({
+  id,
+  tie,
+  cloth,
+}: {
+  readonly id: string;
+  readonly tie: Tie;
+  readonly cloth: FabricLook;
+}) {
   const blade = polygon(hangingEnd(tie, 'blade', shownMm, 0, shownMm));
   const tail = polygon(hangingEnd(tie, 'tail', shownMm - 60, 12, shownMm - 60));
   return (

@@ -1,10 +1,10 @@
 import type { Frame, KnotPlan, KnotShape, PlanRequest } from '../../core/index.ts';
+import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { fabrics } from '../../core/tie/fabrics.ts';
 import { patterns } from '../../core/tie/patterns.ts';
-import { FabricDefs } from '../fabric/FabricDefs.tsx';
-import type { FabricLook } from '../../core/tie/fabricLook.ts';
-import { fabricFill } from '../fabric/fabricFill.ts';
 import { collarLeaves } from '../collar/leaves.ts';
+import { FabricDefs } from '../fabric/FabricDefs.tsx';
+import { fabricFill } from '../fabric/fabricFill.ts';
 import { polygon } from '../geometry/path.ts';
 import type { View } from '../geometry/view.ts';
 import { KnotInCloth } from '../knot/KnotInCloth.tsx';
@@ -57,7 +57,7 @@ export function Wearer(props: WearerProps) {
 
 function Tied({ id, request, plan, view, cloth, picture, neckHalfMm }: WearerProps & { readonly neckHalfMm: number }) {
   const { tie } = request;
-  const sheen = tie.fabric === 'satin' ? 1 : tie.fabric === 'wool' || tie.fabric === 'knit' ? 0 : 0.45;
+  const { sheen } = fabrics[tie.fabric];
   const dimple = patterns[tie.pattern].quiet ? fabrics[tie.fabric].dimple : fabrics[tie.fabric].dimple * 0.5;
   const { heightMm } = plan.shape;
   const isPanel = plan.properties.finish === 'open';

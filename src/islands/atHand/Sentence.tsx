@@ -3,10 +3,10 @@ import { useRef, useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import type { Wardrobe } from '../../contract/records/records.ts';
 import { type AimCode, aimCodes, aims } from '../../core/plan/aims.ts';
+import { RecordChooser } from '../records/RecordChooser.tsx';
 import { type ChoiceGroup, Chooser } from '../ui/Chooser.tsx';
 import { wardrobeQuery } from '../wire/queries.ts';
-import { RecordChooser } from '../records/RecordChooser.tsx';
-import { type PieceCode, groups } from './pieces.ts';
+import { groups, type PieceCode } from './pieces.ts';
 import { type AtHand, withAim, withClient, withJacket, withOutfit, withShirt, withTie } from './values.ts';
 
 interface SentenceProps {

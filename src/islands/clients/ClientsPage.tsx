@@ -7,10 +7,10 @@ import { frontDropOf } from '../../core/body/frontDrop.ts';
 import { formatFigure, type LengthUnit, unitLabel } from '../../core/units/length.ts';
 import { clearBench } from '../atHand/kept.ts';
 import { FindLine } from '../records/list/FindLine.tsx';
-import { formatDay } from '../ui/formatDay.ts';
-import { createQueryClient } from '../wire/queries.ts';
 import { RecordList } from '../records/list/RecordList.tsx';
 import { useListing } from '../records/list/useListing.ts';
+import { formatDay } from '../ui/formatDay.ts';
+import { createQueryClient } from '../wire/queries.ts';
 
 /** Whoever comes in at the door, found by a half-remembered name. */
 export function ClientsPage() {

@@ -2,11 +2,11 @@ import { QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { FittingSummary } from '../../contract/fitting.ts';
 import { formatFigure, type LengthUnit, unitLabel } from '../../core/units/length.ts';
-import { Swatch } from '../ui/Swatch.tsx';
-import { Switch } from '../ui/Switch.tsx';
 import { unitChoices, useUnits } from '../device/useUnits.ts';
 import { formatDay } from '../ui/formatDay.ts';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
+import { Swatch } from '../ui/Swatch.tsx';
+import { Switch } from '../ui/Switch.tsx';
 import { createQueryClient, fittingsQuery } from '../wire/queries.ts';
 
 /** What was fitted, newest first. */

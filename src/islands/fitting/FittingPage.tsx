@@ -2,11 +2,11 @@ import { QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Fitting } from '../../contract/fitting.ts';
 import type { Wardrobe } from '../../contract/records/records.ts';
+import { clearBench, keptBench } from '../atHand/kept.ts';
+import { atHandOfFitting, freshAtHand } from '../atHand/values.ts';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
 import { createQueryClient, fittingQuery, wardrobeQuery } from '../wire/queries.ts';
 import { FittingTable } from './FittingTable.tsx';
-import { clearBench, keptBench } from '../atHand/kept.ts';
-import { atHandOfFitting, freshAtHand } from '../atHand/values.ts';
 
 /** The bench: a new fitting, or with `fittingId` one that was saved. */
 export function FittingPage({ fittingId }: { readonly fittingId?: string }) {
@@ -19,7 +19,8 @@ function NewBench() {
   const [asked] = useState(() => new URLSearchParams(location.search).get('client'));
   const [kept] = useState(() => (asked ? undefined : keptBench()));
   const wardrobe = useQuery(wardrobeQuery(asked ?? kept?.client.id));
-  if (wardrobe.data) return <FittingTable initial={kept ?? freshAtHand(wardrobe.data)} wardrobe={wardrobe.data} outage={wardrobe.isError} />;
+  if (wardrobe.data)
+    return <FittingTable initial={kept ?? freshAtHand(wardrobe.data)} wardrobe={wardrobe.data} outage={wardrobe.isError} />;
   if (wardrobe.isError) return <Lost message={wardrobe.error.message} />;
   return <Waiting outage={wardrobe.failureCount > 0} what="Your clients will appear as soon as they can; this page keeps trying." />;
 }

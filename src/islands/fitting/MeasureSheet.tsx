@@ -12,13 +12,13 @@ import { cautions, finishing } from '../../core/plan/habits.ts';
 import { fabricCodes, fabrics } from '../../core/tie/fabrics.ts';
 import { patternCodes, patterns } from '../../core/tie/patterns.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
+import { groups, type PieceCode } from '../atHand/pieces.ts';
+import type { AtHand } from '../atHand/values.ts';
 import { ButtonsField } from '../ui/ButtonsField.tsx';
 import { MeasureField } from '../ui/MeasureField.tsx';
 import { SelectField } from '../ui/SelectField.tsx';
 import { Switch } from '../ui/Switch.tsx';
 import { SwitchField } from '../ui/SwitchField.tsx';
-import { type PieceCode, groups } from '../atHand/pieces.ts';
-import type { AtHand } from '../atHand/values.ts';
 
 const groupLabels: Readonly<Record<PieceCode, string>> = { client: 'Client', shirt: 'Shirt', jacket: 'Jacket', tie: 'Tie', aim: 'Aim' };
 

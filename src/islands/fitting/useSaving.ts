@@ -1,9 +1,9 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import type { Fitting, FittingDraft } from '../../contract/fitting.ts';
-import { fittingsQuery, saveFitting } from '../wire/queries.ts';
 import type { Worked } from '../atHand/useWorkedPlan.ts';
 import type { AtHand } from '../atHand/values.ts';
+import { fittingsQuery, saveFitting } from '../wire/queries.ts';
 
 export type SavingState =
   | { readonly kind: 'unsaved' }

@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import { differencesInWords } from '../../core/knotMap/compare.ts';
-import { type MapAxis, type MapAxisCode, mapAxes } from '../../core/knotMap/mappedKnots.ts';
 import { formatKnot } from '../../core/index.ts';
 import { knotOfCode } from '../../core/knot/code.ts';
+import { differencesInWords } from '../../core/knotMap/compare.ts';
+import { type MapAxis, type MapAxisCode, mapAxes } from '../../core/knotMap/mappedKnots.ts';
 import { CollarInCloth } from '../seen/CollarInCloth.tsx';
+import { drawnOn } from '../seen/drawnOn.ts';
 import { TurnedTogether } from '../seen/TurnedTogether.tsx';
 import { dimpleOf } from '../seen/useShownCloth.ts';
-import { drawnOn } from '../seen/drawnOn.ts';
 import { type KnotsView, WithKnots } from './WithKnots.tsx';
 
 /** Two to four knots side by side: the same tie, the same collar, the differences in words. */

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import type { ClientRecord } from '../../contract/records/records.ts';
-import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { type Frame, formatKnot, type Knot } from '../../core/index.ts';
 import { knotTitle } from '../../core/knot/code.ts';
 import { type Found, findKnot, framesThatRead } from '../../core/knot/find.ts';
 import { nearestKnots } from '../../core/knot/nearest.ts';
 import { parseKnot, regionsIn } from '../../core/knot/parse.ts';
+import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { useMeaning } from './useMeaning.ts';
 
 interface FindKnotProps {

@@ -2,12 +2,12 @@ import { scaleLinear } from 'd3-scale';
 import { select } from 'd3-selection';
 import { type D3ZoomEvent, type ZoomTransform, zoom, zoomIdentity } from 'd3-zoom';
 import { type KeyboardEvent, useEffect, useId, useMemo, useRef, useState } from 'react';
+import type { Frame } from '../../core/index.ts';
 import { type MapAxis, type MapAxisCode, type MappedKnot, mapAxes } from '../../core/knotMap/mappedKnots.ts';
 import type { Zone } from '../../core/knotMap/zone.ts';
-import type { Frame } from '../../core/index.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
-import { KnotsPlaced, mapLeft, type Placed } from '../../drawing/knotMap/KnotsPlaced.tsx';
 import type { KnotPicture } from '../../drawing/knot/picture.ts';
+import { KnotsPlaced, mapLeft, type Placed } from '../../drawing/knotMap/KnotsPlaced.tsx';
 
 interface KnotMapProps {
   readonly knots: readonly MappedKnot[];

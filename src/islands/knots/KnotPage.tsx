@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { type Frame, formatKnot, frames, type KnotShape, type PlanRequest } from '../../core/index.ts';
 import { knotOfCode } from '../../core/knot/code.ts';
 import { hardshipsOf } from '../../core/knot/difficulty.ts';
@@ -7,14 +6,15 @@ import { mannerOf, manners } from '../../core/knot/manners.ts';
 import { parseKnot } from '../../core/knot/parse.ts';
 import type { KnotProperties } from '../../core/knot/properties.ts';
 import { sayKnot } from '../../core/knot/say.ts';
+import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { endToSet } from '../../core/plan/setting.ts';
 import { type LayerPlace, shownLayers } from '../../core/tying/face.ts';
 import { formatLength, type LengthUnit } from '../../core/units/length.ts';
 import { CollarInCloth } from '../seen/CollarInCloth.tsx';
+import { drawnOn } from '../seen/drawnOn.ts';
 import { TiedInCloth } from '../seen/TiedInCloth.tsx';
 import { dimpleOf } from '../seen/useShownCloth.ts';
 import { ReasonList } from '../ui/ReasonList.tsx';
-import { drawnOn } from '../seen/drawnOn.ts';
 import { Neighbours } from './KnotPanel.tsx';
 import { type KnotsView, WithKnots } from './WithKnots.tsx';
 

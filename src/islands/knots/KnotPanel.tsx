@@ -1,7 +1,7 @@
-import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
-import { similarTo } from '../../core/knotMap/similar.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import { hardshipsOf } from '../../core/knot/difficulty.ts';
+import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
+import { similarTo } from '../../core/knotMap/similar.ts';
 import { endToSet } from '../../core/plan/setting.ts';
 import { formatLength, type LengthUnit } from '../../core/units/length.ts';
 import type { AtHand } from '../atHand/values.ts';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { type MapAxis, type MapAxisCode, type MappedKnot, mapAxes } from '../../core/knotMap/mappedKnots.ts';
 import type { Frame } from '../../core/index.ts';
+import { type MapAxis, type MapAxisCode, type MappedKnot, mapAxes } from '../../core/knotMap/mappedKnots.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { KnotSilhouette } from '../../drawing/knot/KnotSilhouette.tsx';
 import type { KnotPicture } from '../../drawing/knot/picture.ts';

@@ -1,17 +1,17 @@
 import { useMemo, useState } from 'react';
-import { type MapAxisCode, type MappedKnot, mapAxes } from '../../core/knotMap/mappedKnots.ts';
-import { zoneFor } from '../../core/knotMap/zone.ts';
 import { knotCode } from '../../core/knot/code.ts';
 import { mannerCodes, mannerOf, manners } from '../../core/knot/manners.ts';
 import { parseKnot } from '../../core/knot/parse.ts';
+import { type MapAxisCode, type MappedKnot, mapAxes } from '../../core/knotMap/mappedKnots.ts';
+import { zoneFor } from '../../core/knotMap/zone.ts';
+import { usePlainKeys, useShortcuts } from '../device/shortcuts.ts';
 import { useKnotPictures } from '../seen/useKnotPictures.ts';
 import { Switch } from '../ui/Switch.tsx';
-import { usePlainKeys, useShortcuts } from '../device/shortcuts.ts';
-import { KnotTable } from './KnotTable.tsx';
-import { KnotMap } from './KnotMap.tsx';
 import { FindKnot } from './FindKnot.tsx';
 import { filterLabels, noFilters, passes } from './filters.ts';
+import { KnotMap } from './KnotMap.tsx';
 import { KnotPanel } from './KnotPanel.tsx';
+import { KnotTable } from './KnotTable.tsx';
 import type { Laying } from './useKnots.ts';
 import { type KnotsView, WithKnots } from './WithKnots.tsx';
 

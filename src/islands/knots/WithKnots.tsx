@@ -2,14 +2,14 @@ import { type ReactNode, useState } from 'react';
 import { FormProvider, useForm } from 'react-hook-form';
 import type { ClientRecord, Wardrobe } from '../../contract/records/records.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
-import { NotReady } from '../atHand/NotReady.tsx';
 import { keepBench, keptBench } from '../atHand/kept.ts';
+import { NotReady } from '../atHand/NotReady.tsx';
 import { Sentence } from '../atHand/Sentence.tsx';
 import { type AtHand, freshAtHand } from '../atHand/values.ts';
+import { WithWardrobe } from '../atHand/WithWardrobe.tsx';
 import { useUnits } from '../device/useUnits.ts';
 import { useStudioNames } from '../wire/useKnotTitles.ts';
 import { useWardrobe } from '../wire/useWardrobe.ts';
-import { WithWardrobe } from '../atHand/WithWardrobe.tsx';
 import { type KnotsAtHand, type Laying, useKnots } from './useKnots.ts';
 
 /** What a view of the knots is made from. */

@@ -1,8 +1,8 @@
 import type { SeenCloth } from '../../core/cloth/mesh/compact.ts';
+import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { paintRequest } from '../../core/seen/paintRequest.ts';
 import { paintCloth } from '../../core/seen/picture.ts';
 import { drawCloth } from '../../core/seen/vector.ts';
-import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { saveFile } from '../device/saveFile.ts';
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { type DimpleLaid, takesDimple } from '../../core/cloth/forces/imposed.ts';
-import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { type PlanRequest, parseKnot } from '../../core/index.ts';
+import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { type DimpleLiking, finishing } from '../../core/plan/habits.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { formatLength } from '../../core/units/length.ts';

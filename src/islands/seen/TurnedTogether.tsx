@@ -1,6 +1,6 @@
 import type { DimpleLaid } from '../../core/cloth/forces/imposed.ts';
-import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import type { PlanRequest } from '../../core/index.ts';
+import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import type { AtHand } from '../atHand/values.ts';
 import { KnotCloseUp } from './KnotCloseUp.tsx';
 import { useShownCloth } from './useShownCloth.ts';

@@ -1,12 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { ClientRecord } from '../../contract/records/records.ts';
-import type { SeenCloth } from '../../core/cloth/mesh/compact.ts';
 import type { DimpleLaid } from '../../core/cloth/forces/imposed.ts';
-import { rescaledFor } from '../../core/seen/rescale.ts';
+import type { SeenCloth } from '../../core/cloth/mesh/compact.ts';
 import type { TyingRequest } from '../../core/cloth/simulate.ts';
-import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { type PlanRequest, parseKnot } from '../../core/index.ts';
+import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
+import { rescaledFor } from '../../core/seen/rescale.ts';
 import type { AtHand } from '../atHand/values.ts';
 import { drawnOn } from './drawnOn.ts';
 import { readyClothQuery } from './readyCloth.ts';

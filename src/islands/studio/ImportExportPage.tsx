@@ -1,8 +1,8 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { useState } from 'react';
 import { createQueryClient } from '../wire/queries.ts';
-import { Import } from './Import.tsx';
 import { Export } from './Export.tsx';
+import { Import } from './Import.tsx';
 
 /** The studio's records on their way in and out, in files that other programs read. */
 export function ImportExportPage() {

@@ -8,14 +8,14 @@ import { jacketCuts, lapelKinds } from '../../core/jacket/jackets.ts';
 import { fabrics } from '../../core/tie/fabrics.ts';
 import { tieStates } from '../../core/tie/making.ts';
 import { formatLength, type LengthUnit } from '../../core/units/length.ts';
-import { HangingTie } from '../../drawing/wardrobe/HangingTie.tsx';
 import { FoldedSquare } from '../../drawing/wardrobe/FoldedSquare.tsx';
-import { Swatch } from '../ui/Swatch.tsx';
-import { Switch } from '../ui/Switch.tsx';
+import { HangingTie } from '../../drawing/wardrobe/HangingTie.tsx';
 import { FindLine } from '../records/list/FindLine.tsx';
-import { createQueryClient, recordQuery } from '../wire/queries.ts';
 import { RecordList } from '../records/list/RecordList.tsx';
 import { useListing } from '../records/list/useListing.ts';
+import { Swatch } from '../ui/Swatch.tsx';
+import { Switch } from '../ui/Switch.tsx';
+import { createQueryClient, recordQuery } from '../wire/queries.ts';
 
 /** Everything that hangs in the studio or belongs to its clients. */
 export function WardrobePage() {

@@ -1,12 +1,11 @@
 import { BackSide, BufferAttribute, BufferGeometry, FrontSide, Group, Mesh, MeshPhysicalMaterial } from 'three';
 import type { SeenStrand } from '../../core/cloth/mesh/compact.ts';
 import { smoothSurface } from '../../core/seen/surface.ts';
-import { fabrics } from '../../core/tie/fabrics.ts';
 import type { FabricLook } from '../../core/tie/fabricLook.ts';
+import { fabrics } from '../../core/tie/fabrics.ts';
 import { stripTextures } from './stripTexture.ts';
 
 const finer = 2;
-const shiny = new Set(['satin', 'printed-silk', 'woven-silk', 'polyester']);
 
 /**
  * One strand of a tied knot as an onlooker sees it: its face in its cloth, its other side with the seam.
@@ -41,7 +40,7 @@ export function stripOf(strand: SeenStrand, columns: number, paint: FabricLook, 
   geometry.setIndex(index);
   geometry.computeVertexNormals();
   const { face, seamSide } = stripTextures(paint, wideMm, longMm);
-  const sheen = shiny.has(paint.fabric) ? 1 - fabrics[paint.fabric].grip * 0.6 : 0;
+  const sheen = fabrics[paint.fabric].sheen;
   const group = new Group();
   for (const [map, facing] of [
     [face, FrontSide],

@@ -1,6 +1,6 @@
 import { ClampToEdgeWrapping, DataTexture, LinearFilter, LinearMipmapLinearFilter, SRGBColorSpace } from 'three';
-import { weaves } from '../../core/seen/weave.ts';
 import { rgbOf } from '../../core/colour/rgb.ts';
+import { weaves } from '../../core/seen/weave.ts';
 import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { reliefs } from './relief.ts';
 

@@ -86,7 +86,13 @@ function compareFitting(studio: StudioRecord, { line, values }: Proposal, kept: 
   return { report: { ...about, action: 'add', details: [] }, apply: (sql) => keepFitting(sql, studio.id, value) };
 }
 
-function compareRecord<K extends Kind>(studio: StudioRecord, kind: K, { line, values }: Proposal, kept: KeptOf, seen: Set<string>): Compared {
+function compareRecord<K extends Kind>(
+  studio: StudioRecord,
+  kind: K,
+  { line, values }: Proposal,
+  kept: KeptOf,
+  seen: Set<string>,
+): Compared {
   const { one, titleOf, fresh } = kinds[kind];
   const given = typeof values['id'] === 'string' && values['id'] !== '' ? values['id'] : undefined;
   const id = given ?? crypto.randomUUID();

@@ -1,8 +1,8 @@
 import { type ExchangeFile, exchangeFiles, type ImportReport, type ReportLine } from '../../contract/exchange/report.ts';
 import type { StudioRecord } from '../../contract/records/records.ts';
 import { inTransaction, type Queryable, type Sql } from '../database.ts';
-import { proposalsIn } from './proposals.ts';
 import { compareWithKept } from './compare.ts';
+import { proposalsIn } from './proposals.ts';
 
 /**
  * Says what bringing a file in would do, line by line; with `apply`, does it: all of it, or

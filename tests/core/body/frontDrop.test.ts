@@ -26,5 +26,5 @@ test('an estimated drop widens where the tip may fall, and the advice says so', 
   const guessed = plan({ ...question, client: { ...client, frontDropHow: 'estimate' } });
   assert.equal(guessed.knots[0]!.start.tailDropMm, taped.knots.find(({ moves }) => moves === guessed.knots[0]!.moves)!.start.tailDropMm);
   assert.ok(guessed.knots[0]!.tip.sdMm > taped.knots[0]!.tip.sdMm + 5);
-  assert.match(guessed.advice.find(({ code }) => code === 'drop-estimated')!.text, /is an estimate: 45 cm, give or take 2 cm/);
+  assert.match(guessed.advice.find(({ code }) => code === 'drop-estimated')!.text, /is estimated: 45 cm \(±2 cm\)/);
 });

@@ -1,11 +1,11 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
+import { CellGrid } from '../../../src/core/cloth/contact/cellGrid.ts';
 import { Contacts } from '../../../src/core/cloth/contact/contacts.ts';
 import { Faces } from '../../../src/core/cloth/contact/faces.ts';
 import { nearestOnTriangle } from '../../../src/core/cloth/contact/nearest.ts';
 import { NearPairs } from '../../../src/core/cloth/contact/nearPairs.ts';
-import { CellGrid } from '../../../src/core/cloth/contact/cellGrid.ts';
 import { heights, layerMm, mean, twoLayers } from '../../support/layers.ts';
 
 /** Whole hundredths of a millimetre: flat and pointlike triangles come up, lengths too small to be squared do not. */

@@ -4,7 +4,7 @@ import { fitCosts, heldOutResidual, residual, type TakenUp } from '../../../scri
 import { randomFrom } from '../../../src/core/cloth/mesh/random.ts';
 import { referenceTie } from '../../../src/core/cloth/reference.ts';
 import { enumerateKnots } from '../../../src/core/index.ts';
-import { bundleOf, type Costs } from '../../../src/core/tying/takeUp.ts';
+import { bundleOf, type Costs } from '../../../src/core/tying/bundle.ts';
 import { windingOf } from '../../../src/core/tying/winding.ts';
 
 const loopMm = 420;

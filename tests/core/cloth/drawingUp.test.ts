@@ -2,10 +2,10 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { keepUnderCollar, leafEdgeMm, shirtZMm } from '../../../src/core/cloth/forces/body.ts';
 import { centrePanel, KnotPlace, pressToShirt, settle, squeezeBottom } from '../../../src/core/cloth/forces/imposed.ts';
-import { activePath, type LooseStrand, standingPath, type Vec3 } from '../../../src/core/cloth/mesh/loosePath.ts';
-import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh/mesh.ts';
 import { Pull } from '../../../src/core/cloth/forces/pull.ts';
 import { followFreedom, takeAway } from '../../../src/core/cloth/forces/tighten.ts';
+import { activePath, type LooseStrand, standingPath, type Vec3 } from '../../../src/core/cloth/mesh/loosePath.ts';
+import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh/mesh.ts';
 import { parseKnot } from '../../../src/core/index.ts';
 import { flat, grid, noJitter, twoLayers } from '../../support/layers.ts';
 

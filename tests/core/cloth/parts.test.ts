@@ -1,14 +1,14 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
-import { keepOffBody, neckPin, neckRadiusMm, shirtZMm } from '../../../src/core/cloth/forces/body.ts';
 import { Contacts } from '../../../src/core/cloth/contact/contacts.ts';
+import { keepOffBody, neckPin, neckRadiusMm, shirtZMm } from '../../../src/core/cloth/forces/body.ts';
 import { sweep } from '../../../src/core/cloth/forces/elastic.ts';
 import { foldingOf, setWidths } from '../../../src/core/cloth/forces/folds.ts';
 import { creaseOf } from '../../../src/core/cloth/forces/imposed.ts';
+import { Pins } from '../../../src/core/cloth/forces/pins.ts';
 import { activePath, type LooseStrand, standingPath } from '../../../src/core/cloth/mesh/loosePath.ts';
 import { layLoose } from '../../../src/core/cloth/mesh/mesh.ts';
-import { Pins } from '../../../src/core/cloth/forces/pins.ts';
 import { randomFrom } from '../../../src/core/cloth/mesh/random.ts';
 import { parseKnot } from '../../../src/core/index.ts';
 import { widthAt } from '../../../src/core/tie/width.ts';

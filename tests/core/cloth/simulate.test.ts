@@ -1,13 +1,13 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { crossings } from '../../../src/core/cloth/check/crossings.ts';
+import { knotPrint, sameKnot } from '../../../src/core/cloth/check/topology.ts';
 import { referenceTying } from '../../../src/core/cloth/reference.ts';
-import { measureCloth } from '../../../src/core/seen/measure.ts';
 import { Simulation, usualSetting } from '../../../src/core/cloth/simulate.ts';
 import { tieInCloth } from '../../../src/core/cloth/tieInCloth.ts';
-import { knotPrint, sameKnot } from '../../../src/core/cloth/check/topology.ts';
 import { enumerateKnots, formatKnot, parseKnot } from '../../../src/core/index.ts';
 import { knotsInManner } from '../../../src/core/knot/manners.ts';
+import { measureCloth } from '../../../src/core/seen/measure.ts';
 
 const oriental = referenceTying(parseKnot('Lo Ri Co T'));
 const after = (steps: number, seed = 0) => {

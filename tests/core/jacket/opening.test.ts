@@ -29,12 +29,12 @@ test('a wide spread’s points reach under the fronts, a point collar’s lie op
   assert.ok(Math.abs(pointsUnderFronts(collarStyles['semi-spread'], edge)) < 6, 'a semi-spread’s about meet them');
 });
 
-test('the plan says so, for a closed jacket only, and takes the tip as hidden', () => {
+test('the plan says so, for a buttoned jacket only, and takes the tip as hidden', () => {
   const asked = (worn: 'open' | 'closed') =>
     plan({ ...question, shirt: collarStyles.point, jacket: { lapelMm: 85, worn, buttoningMm: 330 } });
   const codes = (worn: 'open' | 'closed') => asked(worn).advice.map(({ code }) => code);
   assert.ok(codes('closed').includes('points-outside'));
   assert.ok(!codes('open').includes('points-outside'));
   const landing = asked('closed').knots[0]!.reasons.find(({ code }) => code === 'landing');
-  assert.match(landing!.text, /The closed jacket hides the tip/);
+  assert.match(landing!.text, /The buttoned jacket hides the tip/);
 });

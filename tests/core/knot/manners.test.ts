@@ -10,7 +10,7 @@ import { type Manner, twoFingersMm } from '../../../src/core/knot/knot.ts';
 import { knotsInManner, mannerCodes, mannerOf } from '../../../src/core/knot/manners.ts';
 import { nearestKnots } from '../../../src/core/knot/nearest.ts';
 import { regionsIn } from '../../../src/core/knot/parse.ts';
-import { sayKnot } from '../../../src/core/knot/say.ts';
+import { tyingInWords } from '../../../src/core/knot/steps.ts';
 import { isUnknotted } from '../../../src/core/topology/alexander.ts';
 import { anyFrame } from '../../support/arbitrary.ts';
 import { bladeStrand } from '../../support/spaceCurve.ts';
@@ -41,7 +41,7 @@ test('every knot of every family is written, read, told and coded without loss, 
       assert.deepEqual(parseKnot(word, frame), knot);
       assert.deepEqual(parseKnot(word.toLowerCase().replaceAll(' ', '-'), frame), knot);
       assert.deepEqual(knotOfCode(knotCode(knot)), knot);
-      const told = parseKnot(sayKnot(knot, frame).join(', '), frame);
+      const told = parseKnot(tyingInWords(knot, frame).join(', '), frame);
       // In everyday words loose is two fingers: no diameter is told.
       assert.deepEqual(told, knot.loose ? { ...knot, loose: { ...knot.loose, diameterMm: twoFingersMm } } : knot);
     }),
@@ -50,8 +50,8 @@ test('every knot of every family is written, read, told and coded without loss, 
 
 const refused: readonly (readonly [word: string, rule: string, says: RegExp])[] = [
   ['N Li Ro Li Co D', 'manner', /hanging in front/],
-  ['Li Ro Li Co H', 'manner', /blade cannot be hidden/],
-  ['Li Ro (Li Co) T', 'loose', /for the narrow end/],
+  ['Li Ro Li Co H', 'manner', /blade can’t be hidden/],
+  ['Li Ro (Li Co) T', 'loose', /for the tail/],
   ['N Li (Ro Li) Co T', 'loose', /Move 4 would be drawn tight/],
   ['N Li Ro (Li Co T', 'loose', /not closed/],
   ['N Li Ro () Li Co T', 'loose', /no moves/],
@@ -59,8 +59,8 @@ const refused: readonly (readonly [word: string, rule: string, says: RegExp])[] 
   ['N Li Ro (Li Co)90 T', 'loose', /20 to 60 mm/],
   ['Li D', 'too-few-moves', /2 is the fewest/],
   ['Li Ro D', 'last-move', /drop over the front/],
-  ['N Li Ro Lo Co H', 'alternation', /lies in front/],
-  ['N Ri Lo Ri Co H', 'first-move', /the narrow end starts there/],
+  ['N Li Ro Lo Co H', 'alternation', /an end in front can only go behind/],
+  ['N Ri Lo Ri Co H', 'first-move', /the tail starts there/],
   ['Li Co D D', 'after-finish', /panel/],
 ];
 
@@ -86,18 +86,18 @@ test('knots of every family are found by name, and a shared name asks in each', 
     const answer = findKnot(text);
     return answer.kind === 'one' ? formatKnot(answer.knot) : answer.kind;
   };
-  assert.equal(found('open four-in-hand'), 'Li Ro Li Co D');
+  assert.equal(found('Four-in-hand (open front)'), 'Li Ro Li Co D');
   assert.equal(found('plain panel'), 'Li Co D');
-  assert.equal(found('narrow-end victoria'), 'N Li Ro Li (Ro Li Co) T');
+  assert.equal(found('victoria, tail ties'), 'N Li Ro Li (Ro Li Co) T');
   assert.equal(found('triple Windsor'), 'Li Ro Li Co Ri Lo Ci Ro Li Co T');
-  assert.equal(found('open Windsor'), 'several');
+  assert.equal(found('Windsor open front'), 'several');
   assert.equal(found('narrow: Li Ro Li Co'), 'N Li Ro Li Co H');
-  assert.equal(knotTitle(parseKnot('Li Co Li Co Li Co D')), `knot ${knotCode(parseKnot('Li Co Li Co Li Co D'))}`);
+  assert.equal(knotTitle(parseKnot('Li Co Li Co Li Co D')), `Knot ${knotCode(parseKnot('Li Co Li Co Li Co D'))}`);
   for (const code of ['o4.99', 'x4.1', '4.1-2', 'n4.1-5', 'h99.1', '']) assert.equal(knotOfCode(code), undefined, code);
 });
 
 /** As for the classic ones, both ways are proofs. */
-test('whether it falls open is proved for every family from the space curve', () => {
+test('whether it pulls open is proved for every family from the space curve', () => {
   for (const { loose: _, ...knot } of everyKnot.filter(({ moves }) => moves.length <= 8)) {
     const { selfReleasing, activeDrawn } = knotProperties(knot);
     const opens = activeDrawn === 'opens';

@@ -15,11 +15,12 @@ const published: readonly [word: string, centres: number, symmetry: number, bala
 
 for (const [word, centres, symmetry, balance, startSeam, selfReleasing] of published) {
   test(`properties of ${word}`, () => {
-    const { names, everyday, ...rest } = knotProperties(parseKnot(word));
+    const { names, everyday, described, family: _, ...rest } = knotProperties(parseKnot(word));
     const classic = { manner: 'classic', active: 'blade', finish: 'tuck', activeDrawn: selfReleasing ? 'opens' : 'jams' };
     assert.deepEqual(rest, { moves: word.split(' ').length - 1, centres, symmetry, balance, startSeam, selfReleasing, ...classic });
     assert.ok(names.length > 0);
-    assert.equal(typeof everyday, 'boolean');
+    assert.equal(described, false);
+    assert.equal(everyday, ['Four-in-hand', 'Half-Windsor', 'Windsor'].includes(names[0] ?? ''));
   });
 }
 

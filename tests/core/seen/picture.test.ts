@@ -9,11 +9,11 @@ import { root } from '../../../scripts/machine/paths.ts';
 import type { ClothIndex } from '../../../src/contract/clothIndex.ts';
 import { packCloth, seenOf, unpackCloth } from '../../../src/core/cloth/mesh/compact.ts';
 import { referenceTying } from '../../../src/core/cloth/reference.ts';
-import { paintCloth } from '../../../src/core/seen/picture.ts';
-import { weaves } from '../../../src/core/seen/weave.ts';
 import { tieInCloth } from '../../../src/core/cloth/tieInCloth.ts';
 import { enumerateKnots, parseKnot } from '../../../src/core/index.ts';
 import { knotCode } from '../../../src/core/knot/code.ts';
+import { paintCloth } from '../../../src/core/seen/picture.ts';
+import { weaves } from '../../../src/core/seen/weave.ts';
 import { patternCodes } from '../../../src/core/tie/patterns.ts';
 import { smallPicture } from '../../support/pictureRequest.ts';
 

@@ -9,6 +9,8 @@ import { stancesFile, stancesSource } from '../../../scripts/cloth/stances.ts';
 import type { ClothIndex } from '../../../src/contract/clothIndex.ts';
 import { unpackCloth } from '../../../src/core/cloth/mesh/compact.ts';
 import { referenceTie, referenceTying } from '../../../src/core/cloth/reference.ts';
+import { enumerateKnots, parseKnot } from '../../../src/core/index.ts';
+import { knotCode } from '../../../src/core/knot/code.ts';
 import { paintAlone } from '../../../src/core/seen/alone.ts';
 import { frontEdges, frontFoot } from '../../../src/core/seen/front.ts';
 import { paintCloth } from '../../../src/core/seen/picture.ts';
@@ -17,8 +19,6 @@ import { rescaledFor } from '../../../src/core/seen/rescale.ts';
 import { smoothSurface } from '../../../src/core/seen/surface.ts';
 import { drawCloth } from '../../../src/core/seen/vector.ts';
 import { weaves } from '../../../src/core/seen/weave.ts';
-import { enumerateKnots, parseKnot } from '../../../src/core/index.ts';
-import { knotCode } from '../../../src/core/knot/code.ts';
 import { smallPicture } from '../../support/pictureRequest.ts';
 
 const read = (code: string) => unpackCloth(gunzipSync(readFileSync(join(readyFolder, `${code}.bin.gz`))));

@@ -10,11 +10,11 @@ const outfit: Outfit = { question: dressed, shirtColour: '#f6f7f9' };
 test('colours are judged in words', () => {
   assert.deepEqual(
     [judgeColour({ colours: ['#1f2d52'] }, '#f6f7f9').verdict, judgeColour({ colours: ['#1f2d52'] }, '#f6f7f9').text],
-    ['good', 'Dark tie on a lighter shirt: the dressy, safe way, and cooler than it.'],
+    ['good', 'Darker than the shirt: dressy and safe; cooler in tone.'],
   );
-  assert.match(judgeColour({ colours: ['#e9dfc6'] }, '#26304a').text, /^Light tie on a darker shirt: casual, and warmer than it\.$/);
+  assert.match(judgeColour({ colours: ['#e9dfc6'] }, '#26304a').text, /^Lighter than the shirt: casual; warmer in tone\.$/);
   assert.equal(judgeColour({ colours: ['#f4f5f7'] }, '#f6f7f9').verdict, 'poor');
-  assert.match(judgeColour({ colours: ['#7d5a5a'] }, '#5a7a6a').text, /^About as light as the shirt, told apart by its colour only/);
+  assert.match(judgeColour({ colours: ['#7d5a5a'] }, '#5a7a6a').text, /^About as light as the shirt: only its colour sets it apart/);
 });
 
 test('dressy is liked best, then casual, then by colour only, then not told apart', () => {
@@ -38,9 +38,9 @@ test('the ground of a pattern counts more than what is on it', () => {
 
 test('length in one sentence: all knots, some, or none', () => {
   const length = (lengthMm: number) => judgeTie(outfit, { ...tieA, lengthMm, colours: ['#1f2d52'] }).reasons[0]!;
-  assert.match(length(1430).text, /^Its length lets every knot asked for be worn\.$/);
-  assert.match(length(1530).text, /of 14 knots can be worn with it; the shorter ones leave too much of the narrow end\.$/);
-  assert.match(length(1270).text, /of 14 knots can be worn with it; the longer ones run out of cloth\.$/);
+  assert.match(length(1430).text, /^Long enough, and not too long, for every knot asked for\.$/);
+  assert.match(length(1530).text, /of 15 knots work with it; the shorter ones leave too much tail\.$/);
+  assert.match(length(1270).text, /of 15 knots work with it; the longer ones need a longer tie\.$/);
   assert.match(length(1900).text, /^Too long for every knot/);
   assert.match(length(1000).text, /^Too short for every knot/);
 });

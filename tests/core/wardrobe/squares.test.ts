@@ -30,7 +30,7 @@ test('the square of the tie’s own set is refused, unless that school is follow
 test('hues in other proportions are liked best; the same proportions read as a set; nothing shared stands by itself', () => {
   const turnedRound = judgeSquare(tie, turned);
   assert.equal(turnedRound.verdict, 'good');
-  assert.match(turnedRound.text, /in other proportions: 28 % of the tie, 60 % of the square/);
+  assert.match(turnedRound.text, /in other proportions: 28% of the tie, 60% of the square/);
   const sameAgain = judgeSquare(tie, { ...ownSquare, tieId: null });
   assert.match(sameAgain.text, /reads as a matched set/);
   const apart = judgeSquare(tie, green);

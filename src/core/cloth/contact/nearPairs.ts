@@ -1,6 +1,6 @@
-import { Faces } from './faces.ts';
 import type { ClothMesh, Strand } from '../mesh/mesh.ts';
 import { CellGrid } from './cellGrid.ts';
+import { Faces } from './faces.ts';
 
 /** Points of one strand nearer along the cloth than so many times its thickness, or in the rows next to a face, are neighbours, not layers. */
 const neighbourLayers = 4;

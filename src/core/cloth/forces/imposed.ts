@@ -1,7 +1,7 @@
 import type { Knot } from '../../knot/knot.ts';
+import type { ClothMesh, Strand } from '../mesh/mesh.ts';
 import { shirtZMm } from './body.ts';
 import type { Crease } from './elastic.ts';
-import type { ClothMesh, Strand } from '../mesh/mesh.ts';
 
 /** What is imposed on the cloth as hands and collar do it, on top of what tension and contact give. */
 

@@ -1,6 +1,6 @@
 import type { Knot } from '../../knot/knot.ts';
-import { neckPin, shirtZMm } from './body.ts';
 import type { ClothMesh, Strand } from '../mesh/mesh.ts';
+import { neckPin, shirtZMm } from './body.ts';
 
 type Place = readonly [x: number, y: number, z: number];
 

@@ -1,4 +1,5 @@
-import { type Knot, type Region, type Spoke, spokesCrossed } from '../../knot/knot.ts';
+import type { Knot, Region, Spoke } from '../../knot/knot.ts';
+import { passesOf } from '../../knot/passes.ts';
 
 /** Which part of the knot a row of cloth is in; folds and hands treat each of them in its own way. */
 export const parts = ['arm', 'turn', 'throat', 'band', 'top', 'tuck', 'hang'] as const;
@@ -20,7 +21,7 @@ const firstRadius = 36;
 const layerMm = 8;
 const elevationDeg = 48;
 const azimuth: Readonly<Record<Region, number>> = { L: 200, C: 90, R: -20 };
-const armAzimuth: Readonly<Record<Exclude<Spoke, 'narrowEnd'>, number>> = { narrowArm: 130, bladeArm: 50 };
+const armAzimuth: Readonly<Record<Exclude<Spoke, 'tail'>, number>> = { tailArm: 130, bladeArm: 50 };
 const hangAzimuth = -90;
 /** How far the arms stick out of the loosest turn, so that none can slip over their ends, mm. */
 const clearMm = 70;
@@ -41,16 +42,16 @@ export function activePath(knot: Knot): LooseStrand {
     const point = onBall(armAzimuth.bladeArm + (azimuth.R - armAzimuth.bladeArm) * share, 0, firstRadius);
     path.add(point, 'arm', 0, unit([share * point[0], share * point[1], (1 - share) * firstRadius]));
   }
-  const spokes = spokesCrossed(knot);
+  const passes = passesOf(knot);
   let at = azimuth.R;
   let radius = firstRadius;
   let bandRadius = firstRadius;
-  moves.forEach(({ region, direction }, i) => {
+  passes.forEach(({ region, spoke, side }, i) => {
     const isBand = finish === 'tuck' && i === moves.length - 2;
     const turn = shortWay(azimuth[region] - at);
-    const lift = direction === 'i' ? elevationDeg : -elevationDeg;
+    const lift = side === 'front' ? elevationDeg : -elevationDeg;
     const next = radius + layerMm * (isBand ? bandRoom : 1);
-    const part: Part = isBand ? 'band' : i === moves.length - 1 ? 'top' : spokes[i] === 'narrowEnd' ? 'turn' : 'throat';
+    const part: Part = isBand ? 'band' : i === moves.length - 1 ? 'top' : spoke === 'tail' ? 'turn' : 'throat';
     for (let step = 1; step <= stepsAMove; step++) {
       const share = step / stepsAMove;
       const here = radius + (next - radius) * share;
@@ -81,7 +82,7 @@ export function activePath(knot: Knot): LooseStrand {
 /** The standing strand: down its arm, through the middle of the ball, and down. */
 export function standingPath(knot: Knot): LooseStrand {
   const path = new Path();
-  path.straight(onBall(armAzimuth.narrowArm, 0, reachOf(knot)), onBall(armAzimuth.narrowArm, 0, 12), 'arm', front);
+  path.straight(onBall(armAzimuth.tailArm, 0, reachOf(knot)), onBall(armAzimuth.tailArm, 0, 12), 'arm', front);
   path.straight(onBall(hangAzimuth, 0, 12), onBall(hangAzimuth, 0, hangReachMm + reachOf(knot) - clearMm), 'hang', front);
   return path;
 }

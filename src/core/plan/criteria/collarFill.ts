@@ -5,14 +5,19 @@ import { type Criterion, type Judgement, nearness, type Situation } from './crit
 export const swampsOver = 1 / 3;
 export const bandShowsUnder = 0.22;
 
-/** The thirds school's preference over the share covered: best near 0.30. */
+/**
+ * The thirds school's preference over the share covered: comfortable from 0.275 to a third, nearly flat between, falling
+ * steadily on both sides and never flat above, so that of two knots that swamp a collar the smaller is still the better.
+ */
 const liking = piecewise([
-  [0.05, 0],
-  [bandShowsUnder, 0.55],
-  [0.3, 1],
-  [swampsOver, 0.75],
-  [0.4, 0.35],
+  [0, -0.2],
+  [0.2, 0.55],
+  [0.24, 0.85],
+  [0.275, 1],
+  [swampsOver, 0.95],
+  [0.4, 0.5],
   [0.5, 0],
+  [1.2, -3.5],
 ]);
 
 /** Top widths at which a hand calls a knot medium, then large, mm. */
@@ -24,36 +29,36 @@ const sizeWidthMm = 6;
 export const collarFillCriterion: Criterion = {
   code: 'collar-fill',
   weight: 0.46,
-  judge: (situation) => (situation.request.taste.collarRule === 'thirds' ? byThirds(situation) : byProportion(situation)),
+  judge: (situation) => (situation.request.rules.collarRule === 'thirds' ? byThirds(situation) : byProportion(situation)),
 };
 
-/** What a knot too small is liked at, at least, where the band it leaves is held covered or not minded. */
+/** What a knot too small is liked at, at least, where the band it leaves is held covered or tolerated. */
 const likingOfSmall = 0.7;
 
 function byThirds({ collar, collarClass, request }: Situation): Judgement {
   const { fill } = collar;
   const score = liking(fill);
-  const share = `${Math.round(fill * 100)} % of the collar’s edge`;
+  const share = `${Math.round(fill * 100)}% of the collar edge`;
   const where = `${collarClass.label} collar`;
   if (fill > swampsOver) {
     return fill < swampsOver + 0.03
-      ? { score, verdict: 'fair', text: `A little large for the ${where}: it covers ${share}, just over a third.` }
-      : { score, verdict: 'poor', text: `Swamps the ${where}: it covers ${share}; a third is the most.` };
+      ? { score, verdict: 'fair', text: `A little large for the ${where}: covers ${share}, best 22–33%.` }
+      : { score, verdict: 'poor', text: `Swamps the ${where}: covers ${share}, best 22–33%.` };
   }
   if (fill < bandShowsUnder) {
     const excuse = request.shirt.pointsHeld
-      ? 'the fastened points hold the band covered'
-      : request.taste.neckBand === 'tolerated'
-        ? 'the neck band shows at the sides, which he does not mind'
+      ? 'the fastened points keep the tie band covered'
+      : request.liking.neckBand === 'tolerated'
+        ? 'the tie band may show at the sides, which the client accepts'
         : undefined;
     if (excuse) {
-      return { score: Math.max(score, likingOfSmall), verdict: 'good', text: `Small for the ${where}: it covers ${share}; ${excuse}.` };
+      return { score: Math.max(score, likingOfSmall), verdict: 'good', text: `Small for the ${where}: covers ${share}; ${excuse}.` };
     }
     return fill > bandShowsUnder - 0.03
-      ? { score, verdict: 'fair', text: `A little small for the ${where}: it covers ${share}, and the neck band may show.` }
-      : { score, verdict: 'poor', text: `Too small for the ${where}: it covers ${share}, so the neck band shows at the sides.` };
+      ? { score, verdict: 'fair', text: `A little small for the ${where}: covers ${share}, and the tie band may show.` }
+      : { score, verdict: 'poor', text: `Too small for the ${where}: covers ${share}, so the tie band shows at the sides.` };
   }
-  return { score, verdict: 'good', text: `Sits well in the ${where}: it covers ${share}.` };
+  return { score, verdict: 'good', text: `Sits well in the ${where}: covers ${share}.` };
 }
 
 type Size = CollarClass['wants'];

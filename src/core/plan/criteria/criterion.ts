@@ -4,7 +4,7 @@ import type { KnotProperties } from '../../knot/properties.ts';
 import type { KnotShape } from '../../tying/shape.ts';
 import type { Landing } from '../landing.ts';
 import type { PlanRequest } from '../request.ts';
-import type { TailFault, TailOutcome } from '../tail.ts';
+import type { Refusal, TailOutcome } from '../tail.ts';
 
 /** One knot tied with this tie on this client, as the criteria look at it. */
 export interface Situation {
@@ -15,7 +15,7 @@ export interface Situation {
   readonly collarClass: CollarClass;
   readonly landing: Landing;
   readonly tail: TailOutcome;
-  readonly tailFault: TailFault;
+  readonly refusal: Refusal | null;
   /** Writes a length in the reader's unit. */
   readonly say: (mm: number) => string;
 }
@@ -27,6 +27,8 @@ export interface Judgement {
   readonly score: number;
   readonly verdict: Verdict;
   readonly text: string;
+  /** What is left of the whole score where this speaks so strongly against it, 0 to 1; all of it where nothing is said. */
+  readonly leaves?: number;
 }
 
 /** One thing a stylist weighs. `judge` answers `undefined` where it has nothing to say. */

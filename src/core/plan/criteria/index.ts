@@ -1,3 +1,4 @@
+import { bulkCriterion } from './bulk.ts';
 import { collarFillCriterion } from './collarFill.ts';
 import type { Criterion } from './criterion.ts';
 import { easeCriterion } from './ease.ts';
@@ -16,6 +17,7 @@ export const criteria: readonly Criterion[] = [
   landingCriterion,
   symmetryCriterion,
   easeCriterion,
+  bulkCriterion,
   releaseCriterion,
   lapelCriterion,
   gripCriterion,

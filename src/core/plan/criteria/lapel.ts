@@ -1,4 +1,4 @@
-import type { PlanRequest } from '../request.ts';
+import type { HouseRules } from '../request.ts';
 import { type Criterion, type Judgement, nearness, type Situation } from './criterion.ts';
 
 const matchMm = 6;
@@ -20,7 +20,7 @@ export const lapelCriterion: Criterion = {
   },
 };
 
-type LapelRule = PlanRequest['taste']['lapelRule'];
+type LapelRule = HouseRules['lapelRule'];
 
 /** How far blade and lapel may differ under each school, mm. */
 export function allowanceOf(rule: LapelRule): number {
@@ -36,14 +36,15 @@ export function bladeOnLapel(bladeMm: number, lapelMm: number, rule: LapelRule):
 function againstLapel({ request, shape, say }: Situation, lapelMm: number): Judgement {
   const { bladeMm } = request.tie;
   const off = bladeMm - lapelMm;
-  const allowed = allowanceOf(request.taste.lapelRule);
+  const allowed = allowanceOf(request.rules.lapelRule);
   const knotScore = nearness(shape.topMm / lapelMm, knotShareOfLapel, knotShareWidth);
-  const score = bladePart * bladeOnLapel(bladeMm, lapelMm, request.taste.lapelRule) + (1 - bladePart) * knotScore;
+  const score = bladePart * bladeOnLapel(bladeMm, lapelMm, request.rules.lapelRule) + (1 - bladePart) * knotScore;
   const both = `Blade ${say(bladeMm)}, lapel ${say(lapelMm)}`;
-  if (Math.abs(off) <= matchMm) return { score, verdict: 'good', text: `${both}: a match.` };
+  if (Math.abs(off) <= matchMm) return { score, verdict: 'good', text: `${both}: they match.` };
   const side = off < 0 ? 'narrower' : 'wider';
-  if (Math.abs(off) <= allowed) return { score, verdict: 'good', text: `${both}: ${say(Math.abs(off))} ${side}, within an inch.` };
+  if (Math.abs(off) <= allowed)
+    return { score, verdict: 'good', text: `${both}: ${say(Math.abs(off))} ${side} than the lapel, within an inch.` };
   const look = off < 0 ? 'looks lost' : 'looks overblown';
   const far = Math.abs(off) > 2 * allowed || off < 0;
-  return { score, verdict: far ? 'poor' : 'fair', text: `${both}: ${say(Math.abs(off))} ${side}, so the tie ${look}.` };
+  return { score, verdict: far ? 'poor' : 'fair', text: `${both}: ${say(Math.abs(off))} ${side} than the lapel: the tie ${look}.` };
 }

@@ -5,7 +5,7 @@ import type { Criterion } from './criterion.ts';
 const likingOfPlain = 0.6;
 const dimplesWellFrom = 0.75;
 
-/** Is the cloth better shown as a panel than with a dimple? Asked of open fronts, which have none. */
+/** Is the fabric better shown as a panel than with a dimple? Asked of open fronts, which have none. */
 export const panelCriterion: Criterion = {
   code: 'panel',
   weight: 0.12,
@@ -17,7 +17,7 @@ export const panelCriterion: Criterion = {
     return {
       score: lost ? likingOfPlain : (1 + likingOfPlain) / 2,
       verdict: 'fair',
-      text: lost ? 'A plain panel: the dimple this cloth would take is given up.' : 'A plain panel, with no dimple under the knot.',
+      text: lost ? 'A plain panel gives up the dimple that this fabric would take.' : 'A plain panel, with no dimple under the knot.',
     };
   },
 };

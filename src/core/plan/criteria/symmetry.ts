@@ -1,4 +1,3 @@
-import { patterns } from '../../tie/patterns.ts';
 import { leanDegOf } from '../../tying/shape.ts';
 import type { Liking } from '../habits.ts';
 import type { Criterion, Verdict } from './criterion.ts';
@@ -27,24 +26,19 @@ const scores: Readonly<Record<Liking['symmetry'], Readonly<Record<LeanWord, numb
   relaxed: { level: 0.65, slight: 1, clear: 0.85 },
 };
 
-/** Does it sit level? A narrow collar shows a lean, a wide one hides it; stripes give it away. */
+/** Does it sit level? A narrow collar shows a lean, a wide one hides it. */
 export const symmetryCriterion: Criterion = {
   code: 'symmetry',
   weight: 0.1,
   judge: ({ shape, collarClass, request }) => {
     const word = leanWord(leanDegOf(shape));
-    const { symmetry } = request.taste;
+    const { symmetry } = request.liking;
     const score = scores[symmetry][word];
     const text = says[word];
     if (word === 'level') {
-      return symmetry === 'relaxed' ? { score, verdict: 'fair', text: `${text} He likes a lean.` } : { score, verdict: 'good', text };
-    }
-    if (patterns[request.tie.pattern].directional) {
-      return {
-        score: score - 0.25,
-        verdict: word === 'clear' ? 'poor' : 'fair',
-        text: `${text} The ${patterns[request.tie.pattern].label} makes it plain to see.`,
-      };
+      return symmetry === 'relaxed'
+        ? { score, verdict: 'fair', text: `${text} The client prefers a lean.` }
+        : { score, verdict: 'good', text };
     }
     const verdict: Verdict = score >= 0.8 ? 'good' : score >= 0.5 ? 'fair' : 'poor';
     return collarClass.wants === 'large'

@@ -1,5 +1,6 @@
 import { piecewise } from '../../numeric/piecewise.ts';
-import { shortOfKeeper } from '../tail.ts';
+import { chanceInWords } from '../chance.ts';
+import { nearTipMm, type Refusal, shortOfKeeper } from '../tail.ts';
 import type { Criterion, Judgement, Situation } from './criterion.ts';
 
 const nearlyLevelMm = 40;
@@ -10,63 +11,47 @@ const likingOfMiss = piecewise([
   [80, 0.5],
 ]);
 
-/** Does enough narrow end remain, and does it stay out of sight? */
+/** A tail planned to end in its place costs nothing, however near its edge; one planned to miss counts as much as it may still work. */
+const evens = 0.5;
+
+/** Does enough of the tail remain, and does it stay out of sight? */
 export const tailCriterion: Criterion = {
-  code: 'narrow-end',
+  code: 'tail',
   weight: 0.18,
-  judge: (situation) => ruledOut(situation) ?? worn(situation),
+  judge: (situation) =>
+    situation.refusal
+      ? { score: 0, verdict: 'poor', text: refusalInWords(situation.refusal, situation.say) }
+      : { ...worn(situation), leaves: Math.min(1, situation.tail.works / evens) },
 };
 
-function ruledOut({ tailFault, properties, say }: Situation): Judgement | undefined {
-  switch (tailFault.kind) {
-    case 'none':
-      return undefined;
-    case 'too-short': {
-      const by = say(tailFault.byMm);
-      return {
-        score: 0,
-        verdict: 'poor',
-        text: `Cannot be done: ${by} too little is left of the narrow end to hold. A tie ${by} longer, or a knot with fewer moves, would do.`,
-      };
-    }
-    case 'peeps-out': {
-      const by = say(tailFault.byMm);
-      if (properties.active === 'narrow') {
-        return {
-          score: 0,
-          verdict: 'poor',
-          text: `Cannot be done: ${by} more of the narrow end is left than goes under the collar. More moves, or a tie ${by} shorter, would do.`,
-        };
-      }
-      return {
-        score: 0,
-        verdict: 'poor',
-        text: `Cannot be done: the narrow end would show below the blade, ${by} too long. A knot that takes up ${by} more, an extra turn, or a tie ${by} shorter would do.`,
-      };
-    }
+/** Why a knot won't work with a tie, by how much, and what would. */
+export function refusalInWords({ code, byMm }: Refusal, say: (mm: number) => string): string {
+  const by = say(byMm);
+  switch (code) {
+    case 'tail-too-short':
+      return `Won’t work: the tail would be ${by} too short to hold. Use a knot with fewer moves, or a longer tie.`;
+    case 'tail-below-blade':
+      return `Won’t work: the tail would hang ${by} too low. Use a knot that takes up more, or a shorter tie.`;
+    case 'tail-too-long-to-hide':
+      return `Won’t work: ${by} more of the tail would be left than goes under the collar. Use more moves, or a shorter tie.`;
   }
 }
 
 function worn({ tail, landing, properties, request, say }: Situation): Judgement {
   if (properties.active === 'narrow') {
-    return { score: 0.9, verdict: 'good', text: 'What is left of the narrow end goes under the collar.' };
+    return { score: 0.9, verdict: 'good', text: 'What is left of the tail goes under the collar.' };
   }
+  const below = tail.dropMm - landing.dropMm;
   if (!tail.hidden) {
-    return {
-      score: 0.5,
-      verdict: 'fair',
-      text: `The narrow end hangs lower than the blade; the ${request.jacket?.waistcoat ? 'waistcoat' : 'closed jacket'} hides it.`,
-    };
+    const hider = request.jacket?.waistcoat ? 'waistcoat' : request.jacket?.worn === 'closed' ? 'buttoned jacket' : undefined;
+    return hider
+      ? { score: 0.5, verdict: 'fair', text: `The tail hangs ${say(below)} below the blade; the ${hider} hides it.` }
+      : { score: 0.5, verdict: 'fair', text: `The tail may show below the blade: it stays hidden ${chanceInWords(tail.works)}.` };
   }
   if (tail.reachesKeeper) {
-    const level = landing.dropMm - tail.dropMm <= nearlyLevelMm;
-    return {
-      score: 1,
-      verdict: 'good',
-      text: level
-        ? 'The narrow end goes through the keeper, and both ends finish nearly level.'
-        : 'The narrow end goes through the keeper and stays hidden.',
-    };
+    const level =
+      -below <= nearTipMm ? 'ends level with the blade' : -below <= nearlyLevelMm ? 'ends nearly level with the blade' : 'stays hidden';
+    return { score: 1, verdict: 'good', text: `The tail goes through the keeper and ${level}.` };
   }
   const shortMm = shortOfKeeper(tail, landing.dropMm, request.tie.keeperMm);
   const short = say(shortMm);
@@ -75,7 +60,7 @@ function worn({ tail, landing, properties, request, say }: Situation): Judgement
     ? {
         score: likingOfMiss(shortMm),
         verdict: 'fair',
-        text: `The narrow end misses the keeper by ${short}: slip it between two shirt buttons.`,
+        text: `The tail misses the keeper by ${short}: slip it between two shirt buttons.`,
       }
-    : { score: 0.2, verdict: 'poor', text: `The narrow end misses the keeper by ${short} and is too short to tuck away.` };
+    : { score: 0.2, verdict: 'poor', text: `The tail misses the keeper by ${short} and is too short to tuck away.` };
 }

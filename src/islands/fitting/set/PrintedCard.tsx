@@ -1,13 +1,13 @@
 import { type Frame, formatKnot, type KnotPlan, type PlanRequest, parseKnot } from '../../../core/index.ts';
 import { endToSet } from '../../../core/plan/setting.ts';
-import { formatLength, type LengthUnit } from '../../../core/units/length.ts';
 import type { FabricLook } from '../../../core/tie/fabricLook.ts';
+import { formatLength, type LengthUnit } from '../../../core/units/length.ts';
 import { type View, viewLabels } from '../../../drawing/geometry/view.ts';
 import { Walk } from '../../../drawing/walk/Walk.tsx';
 import { FrontFigure } from '../../../drawing/wearer/FrontFigure.tsx';
+import type { AtHand } from '../../atHand/values.ts';
 import { useKnotTitle } from '../../wire/useKnotTitles.ts';
 import { beside } from './StartReadout.tsx';
-import type { AtHand } from '../../atHand/values.ts';
 
 interface PrintedCardProps {
   readonly values: AtHand;

@@ -6,19 +6,19 @@ import { fieldsOf, kinds } from '../../../contract/records/kinds.ts';
 import type { Kind, RecordOf } from '../../../contract/records/records.ts';
 import type { LengthUnit } from '../../../core/units/length.ts';
 import { clearBench } from '../../atHand/kept.ts';
-import { Faults } from '../../ui/faults.ts';
-import { Switch } from '../../ui/Switch.tsx';
 import { usePlainKeys, useShortcuts } from '../../device/shortcuts.ts';
-import { Tool } from '../../ui/Tool.tsx';
-import { useHistory } from './useHistory.ts';
 import { unitChoices, useUnits } from '../../device/useUnits.ts';
+import { Faults } from '../../ui/faults.ts';
 import { OutageNotice } from '../../ui/OutageNotice.tsx';
+import { Switch } from '../../ui/Switch.tsx';
+import { Tool } from '../../ui/Tool.tsx';
+import { Picture } from '../pictures/Picture.tsx';
 import { dropDraft, keepDraft, keptDraft } from './drafts.ts';
 import { checkEntries, type Entries, entriesOf } from './entries.ts';
 import { FieldEntry } from './fields/FieldEntry.tsx';
 import { layouts, type Section } from './layout.ts';
 import { Merge } from './Merge.tsx';
-import { Picture } from '../pictures/Picture.tsx';
+import { useHistory } from './useHistory.ts';
 import { useKeeping } from './useKeeping.ts';
 
 interface RecordFormProps<K extends Kind> {

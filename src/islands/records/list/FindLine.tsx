@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { Switch } from '../../ui/Switch.tsx';
 import { unitChoices } from '../../device/useUnits.ts';
+import { Switch } from '../../ui/Switch.tsx';
 import type { Listing } from './useListing.ts';
 
 type FindLineProps = Listing['line'] & { readonly placeholder: string; readonly children?: ReactNode };

@@ -4,12 +4,12 @@ import { plan } from '../../../core/index.ts';
 import { measures } from '../../../core/measures/measures.ts';
 import type { WidthAt } from '../../../core/tie/tie.ts';
 import { formatLength } from '../../../core/units/length.ts';
-import { HangingTie } from '../../../drawing/wardrobe/HangingTie.tsx';
 import { Handle } from '../../../drawing/sheet/Handle.tsx';
 import { FlatTie, widthScale } from '../../../drawing/tie/FlatTie.tsx';
-import { drawnTie } from './drawnTie.ts';
+import { HangingTie } from '../../../drawing/wardrobe/HangingTie.tsx';
 import type { Entries } from '../form/entries.ts';
 import { drawnRequest } from './drawnRequest.ts';
+import { drawnTie } from './drawnTie.ts';
 import type { PictureProps } from './pictureProps.ts';
 
 /** The tie laid flat, its edge to be taken by the hand, and what it makes of two everyday knots. */

@@ -1,6 +1,6 @@
 import { greyOf } from '../../../../core/colour/compare.ts';
-import type { BuyingBrief, LengthRange } from '../../../../core/wardrobe/buyingBrief.ts';
 import { type Fineness, formatFigure, formatLength, type LengthUnit } from '../../../../core/units/length.ts';
+import type { BuyingBrief, LengthRange } from '../../../../core/wardrobe/buyingBrief.ts';
 
 interface BriefInWordsProps {
   readonly brief: BuyingBrief;

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { type Measure, measures } from '../../../../core/measures/measures.ts';
-import { judgeTie } from '../../../../core/wardrobe/judgeTie.ts';
 import { formatFigure, type LengthUnit, unitLabel } from '../../../../core/units/length.ts';
+import { judgeTie } from '../../../../core/wardrobe/judgeTie.ts';
 import { ColoursField } from '../../../ui/ColoursField.tsx';
 import { Faults } from '../../../ui/faults.ts';
 import { MeasureField } from '../../../ui/MeasureField.tsx';

@@ -1,8 +1,8 @@
 import type { Wardrobe } from '../../../../contract/records/records.ts';
-import type { Outfit } from '../../../../core/wardrobe/judgeTie.ts';
 import type { LengthUnit } from '../../../../core/units/length.ts';
-import { type AtHand, withJacket, withOutfit, withShirt } from '../../../atHand/values.ts';
+import type { Outfit } from '../../../../core/wardrobe/judgeTie.ts';
 import { outfitAtHand } from '../../../atHand/outfit.ts';
+import { type AtHand, withJacket, withOutfit, withShirt } from '../../../atHand/values.ts';
 
 /** One way a client is dressed, as it can be judged. */
 export interface Dressed {
@@ -31,11 +31,7 @@ export function clientsOutfits({ client, outfits, shirts, jackets }: Wardrobe, b
   });
 }
 
-function piecewise(
-  shirts: Wardrobe['shirts'],
-  jackets: Wardrobe['jackets'],
-  bench: AtHand,
-): { title?: string; values: AtHand }[] {
+function piecewise(shirts: Wardrobe['shirts'], jackets: Wardrobe['jackets'], bench: AtHand): { title?: string; values: AtHand }[] {
   const inShirts = shirts.length > 0 ? shirts.map((shirt) => withShirt(bench, shirt)) : [bench];
   return inShirts.flatMap((values) =>
     jackets.length > 0 ? jackets.map((jacket) => ({ values: withJacket(values, jacket) })) : [{ values }],

@@ -1,8 +1,8 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, memo, useRef } from 'react';
 import type { TieRecord } from '../../../../contract/records/records.ts';
-import type { RankedTie } from '../../../../core/wardrobe/rankTies.ts';
 import { tieStates } from '../../../../core/tie/making.ts';
+import type { RankedTie } from '../../../../core/wardrobe/rankTies.ts';
 import { HangingTie } from '../../../../drawing/wardrobe/HangingTie.tsx';
 
 interface RailProps {

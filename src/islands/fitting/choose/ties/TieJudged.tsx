@@ -1,9 +1,9 @@
 import { memo, useMemo } from 'react';
 import type { TieRecord } from '../../../../contract/records/records.ts';
 import { completeRequest, type PlanRequest } from '../../../../core/index.ts';
+import { formatLength, type LengthUnit } from '../../../../core/units/length.ts';
 import { judgeTie, type Outfit, type TieJudgement } from '../../../../core/wardrobe/judgeTie.ts';
 import { type Judged, knotsInWords } from '../../../../core/wardrobe/knotsInWords.ts';
-import { formatLength, type LengthUnit } from '../../../../core/units/length.ts';
 import { CollarCloseUp } from '../../../../drawing/wearer/CollarCloseUp.tsx';
 import { FrontFigure } from '../../../../drawing/wearer/FrontFigure.tsx';
 import { useKnotInCloth } from '../../../seen/useKnotPictures.ts';

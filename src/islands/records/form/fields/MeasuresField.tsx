@@ -6,10 +6,10 @@ import { type FrontCode, frontDropOf, type Taking, takings } from '../../../../c
 import { measures } from '../../../../core/measures/measures.ts';
 import { formatFigure, formatLength, type LengthUnit, unitLabel } from '../../../../core/units/length.ts';
 import { useFault } from '../../../ui/faults.ts';
+import { formatDay } from '../../../ui/formatDay.ts';
 import { type Entry, MeasureField } from '../../../ui/MeasureField.tsx';
 import { Switch } from '../../../ui/Switch.tsx';
 import { Tool } from '../../../ui/Tool.tsx';
-import { formatDay } from '../../../ui/formatDay.ts';
 import type { Entries } from '../entries.ts';
 
 const keys = ['frontDropMm', 'heightMm', 'neckMm'] as const;

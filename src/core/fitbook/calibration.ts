@@ -1,0 +1,33 @@
+/** A learnt length with how far it may be off (one standard deviation), mm. */
+export interface Learnt {
+  readonly meanMm: number;
+  readonly sdMm: number;
+}
+
+/**
+ * What is known of one client, tie, knot and pair of hands beyond the formulas. A value: it stands in the question
+ * that is answered and is kept with the answer. Positive lengths: the tip lands so much lower than reckoned.
+ */
+export interface Calibration {
+  /** The knot takes up so much more than the formula says, as a share of it. */
+  readonly takeUp: { readonly share: number; readonly sd: number };
+  /** The stylist's own way of crossing and drawing up. */
+  readonly hand: Learnt;
+  /** The client's own drop against the one that was measured or estimated; `sdMm` null: as that one is known. */
+  readonly client: { readonly meanMm: number; readonly sdMm: number | null };
+}
+
+/**
+ * How far a take-up may be off before anything was recorded, as shares of it: by stylist, by tie, and by knot (formula
+ * against cloth differs by 9 to 16% from word to word).
+ */
+const stylistSd = 0.06;
+const tieSd = 0.07;
+const knotSd = 0.08;
+
+/** Before any record: the formulas as they stand, with the one prior of how sure they are. */
+export const uncalibrated: Calibration = {
+  takeUp: { share: 0, sd: Math.hypot(stylistSd, tieSd, knotSd) },
+  hand: { meanMm: 0, sdMm: 0 },
+  client: { meanMm: 0, sdMm: null },
+};

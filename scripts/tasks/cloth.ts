@@ -1,6 +1,7 @@
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { gunzipSync } from 'node:zlib';
 import type { ClothIndex, ReadyKnot } from '../../src/contract/clothIndex.ts';
 import type { Stance } from '../../src/core/tying/stance.ts';
 import { onAllCores } from '../cloth/allCores.ts';
@@ -56,17 +57,30 @@ async function gathered<What>(kind: string): Promise<What[]> {
 
 async function tieReady(): Promise<void> {
   mkdirSync(readyFolder, { recursive: true });
+  const before = existsSync(indexFile) ? (JSON.parse(readFileSync(indexFile, 'utf8')) as ClothIndex).knots : {};
+  const meshBefore = new Map(Object.keys(before).map((code) => [code, meshBytes(code)]));
   const knots: Record<string, ReadyKnot> = {};
   const refused: Record<string, string> = {};
   await onAllCores<Ready>(self, ['ready'], ([code, ready]) => {
     if (typeof ready === 'string') refused[code] = ready;
-    else knots[code] = ready;
+    else knots[code] = kept(code, ready);
     console.log(code, typeof ready === 'string' ? `refused: ${ready}` : `${ready.seconds.toFixed(1)} s, ${ready.bytes} bytes`);
   });
   const sorted = Object.fromEntries(Object.entries(knots).toSorted(([a], [b]) => a.localeCompare(b, 'en', { numeric: true })));
   write({ source: clothSourceHash(), refused, knots: sorted, atlas: writeAtlas(Object.keys(sorted)) });
   const all = Object.values(sorted);
   console.log(`${all.length} tied, ${Object.keys(refused).length} refused, ${all.reduce((sum, { bytes }) => sum + bytes, 0)} bytes.`);
+
+  /** How a mesh that came out byte for byte as before stood in finer settings still holds. */
+  function kept(code: string, ready: ReadyKnot): ReadyKnot {
+    const finer = before[code]?.finer;
+    return finer && meshBefore.get(code) === meshBytes(code) ? { ...ready, finer } : ready;
+  }
+}
+
+function meshBytes(code: string): string {
+  const file = join(readyFolder, `${code}.bin.gz`);
+  return existsSync(file) ? gunzipSync(readFileSync(file)).toString('base64') : '';
 }
 
 async function tieAgain(): Promise<void> {

@@ -34,7 +34,7 @@ export function text(label: string, longest: number): Joi.StringSchema {
       'string.base': `${label} is missing.`,
       'string.empty': `${label} is missing.`,
       'string.max': `${label} is longer than ${longest} characters.`,
-      'string.pattern.invert.base': `${label} holds a sign that cannot be kept.`,
+      'string.pattern.invert.base': `${label} holds a character that can’t be stored.`,
     });
 }
 
@@ -55,7 +55,7 @@ export function oneOf(label: string, values: readonly string[]): Joi.AnySchema {
 /** A shirt's buttons, from the first below the collar. */
 export function buttons(say: Say): Joi.ArraySchema {
   const { min, max } = buttonRangeMm;
-  const range = `Buttons sit between ${say(min)} and ${say(max)} below the collar button.`;
+  const range = `Each button must be ${say(min)} to ${say(max)} below the collar button.`;
   return Joi.array()
     .items(Joi.number().strict().min(min).max(max).messages({ 'number.base': range, 'number.min': range, 'number.max': range }))
     .min(1)
@@ -77,8 +77,8 @@ export function profile(say: Say): Joi.ArraySchema {
     .max(mostWidths)
     .unique('atMm')
     .messages({
-      'array.max': `At most ${mostWidths} widths are measured along a tie.`,
-      'array.unique': 'Two widths are measured at the same place.',
+      'array.max': `Enter at most ${mostWidths} widths along a tie.`,
+      'array.unique': 'Two widths are entered at the same place.',
       'array.base': 'The measured widths must be a list.',
     });
 }

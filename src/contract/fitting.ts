@@ -1,15 +1,16 @@
 import Joi from 'joi';
-import type { KnotPlan, PlanQuestion, PlanRequest } from '../core/index.ts';
+import type { KnotPlan, PlanQuestion, PlanRequest, SetEnd } from '../core/index.ts';
 import { wordPattern } from '../core/knot/format.ts';
 import { someColour as colour, identifier as id, title as label, mostTieColours } from './atoms.ts';
 import { type Checked, check } from './check.ts';
+import { answerVersion, broughtUp } from './keptAnswer.ts';
 import { checkPlanQuestion } from './planQuestion.ts';
-import { longestNote } from './records/kinds.ts';
+import { longestLine, longestNote } from './records/kinds/kindOf.ts';
 
-/** The cloth a fitting is drawn in, so that an old one looks as it did. */
-export interface ClothColours {
+/** The colours a fitting is drawn in, so that an old one looks as it did; what was never entered is none of them. */
+export interface WornColours {
   readonly tie: readonly string[];
-  readonly shirt: string;
+  readonly shirt: string | null;
   readonly jacket: string | null;
 }
 
@@ -24,29 +25,37 @@ export interface FittingDraft {
   readonly shirtLabel: string;
   readonly jacketLabel: string | null;
   readonly tieLabel: string;
-  readonly cloth: ClothColours;
+  readonly cloth: WornColours;
   readonly question: PlanQuestion;
-  /** The chosen knot's canonical word. */
+  /** The chosen knot's canonical moves. */
   readonly knot: string;
   readonly note: string;
 }
 
 /** A kept fitting: the inputs and the answer as they were, whatever has changed since. */
 export interface Fitting extends Omit<FittingDraft, 'question'> {
+  /** Who dressed the client; `null` where nobody was chosen on the device. */
+  readonly personId: string | null;
+  readonly personName: string | null;
   readonly request: PlanRequest;
   readonly answer: KnotPlan;
+  /** The shape of question and answer. */
+  readonly answerVersion: number;
   /** ISO 8601. */
   readonly createdAt: string;
 }
 
 export interface FittingSummary
-  extends Pick<Fitting, 'id' | 'clientName' | 'shirtLabel' | 'jacketLabel' | 'tieLabel' | 'cloth' | 'knot' | 'note' | 'createdAt'> {
-  readonly names: readonly string[];
-  readonly tailDropMm: number;
+  extends Pick<
+    Fitting,
+    'id' | 'clientName' | 'shirtLabel' | 'jacketLabel' | 'tieLabel' | 'personName' | 'cloth' | 'knot' | 'note' | 'createdAt'
+  > {
+  readonly title: string;
+  readonly blade: 'right' | 'left';
+  readonly set: SetEnd;
+  /** Where the blade tip was planned to end, below the collar button. */
   readonly tipDropMm: number;
 }
-
-const longestLabel = 120;
 
 /** What a draft and a kept fitting have in common. */
 const draftFields = {
@@ -55,13 +64,13 @@ const draftFields = {
   shirtId: id('The shirt').allow(null).default(null),
   jacketId: id('The jacket').allow(null).default(null),
   tieId: id('The tie').allow(null).default(null),
-  clientName: label('The client’s name', longestLabel),
-  shirtLabel: label('The shirt’s name', longestLabel),
-  jacketLabel: label('The jacket’s name', longestLabel).optional().allow(null).default(null),
-  tieLabel: label('The tie’s name', longestLabel),
+  clientName: label('The client’s name', longestLine),
+  shirtLabel: label('The shirt’s name', longestLine),
+  jacketLabel: label('The jacket’s name', longestLine).optional().allow(null).default(null),
+  tieLabel: label('The tie’s name', longestLine),
   cloth: Joi.object({
-    tie: Joi.array().items(colour).min(1).max(mostTieColours).required(),
-    shirt: colour.required(),
+    tie: Joi.array().items(colour).max(mostTieColours).required(),
+    shirt: colour.allow(null).default(null),
     jacket: colour.allow(null).default(null),
   }).required(),
   note: Joi.string()
@@ -96,16 +105,30 @@ export function checkFittingDraft(input: unknown): Checked<FittingDraft> {
 
 const keptSchema = Joi.object<Fitting>({
   ...draftFields,
+  personId: id('Who was dressing').allow(null).default(null),
+  personName: label('The name of whoever was dressing', longestLine).optional().allow(null).default(null),
   knot: Joi.string().pattern(wordPattern).required(),
   request: Joi.object().unknown().required().messages({ 'any.required': 'The measures are missing.' }),
   answer: Joi.object().unknown().required().messages({ 'any.required': 'The answer is missing.' }),
-  createdAt: Joi.string().isoDate().required().messages({ '*': 'The day of the fitting is missing or no date.' }),
+  answerVersion: Joi.number()
+    .integer()
+    .min(1)
+    .max(answerVersion)
+    .default(1)
+    .messages({ 'number.max': 'The fitting was kept by a later Ropewalk than this one.' }),
+  createdAt: Joi.string().isoDate().required().messages({ '*': 'The day of the fitting is missing or not a date.' }),
 }).required();
 
-/** Checks a fitting that was kept elsewhere: its measures by today's rules, its answer as it was. */
+/** Checks a fitting that was kept elsewhere: its measures by today's rules, its answer as it was, brought to today's shape. */
 export function checkKeptFitting(input: unknown): Checked<Fitting> {
   const kept = check(keptSchema, input);
   if (kept.faults) return kept;
-  const { faults } = checkPlanQuestion(kept.value.request);
-  return faults ? { faults: faults.map(({ path, message }) => ({ path: `request.${path}`, message })) } : kept;
+  const { request, answer, answerVersion: version } = kept.value;
+  const { faults } = checkPlanQuestion(request);
+  if (faults) return { faults: faults.map(({ path, message }) => ({ path: `request.${path}`, message })) };
+  try {
+    return { value: { ...kept.value, ...broughtUp({ version, request, answer }), answerVersion } };
+  } catch {
+    return { faults: [{ path: 'answer', message: 'The answer of the fitting can’t be read.' }] };
+  }
 }

@@ -11,17 +11,25 @@ export function sayIn(unit: LengthUnit): Say {
 
 /** A length in mm held to its measure's range, with faults in the reader's unit. */
 export function lengthOf({ label, minMm, maxMm, fineness }: Measure, say: Say): Joi.NumberSchema {
-  const range = `It runs from ${say(minMm, fineness)} to ${say(maxMm, fineness)}.`;
+  const range = `Allowed: ${allowed(minMm, maxMm, say, fineness)}.`;
   return Joi.number()
     .strict()
     .unsafe()
     .empty('')
     .custom((mm: number, helpers) =>
-      mm < minMm || mm > maxMm ? helpers.message({ custom: `${label} cannot be ${say(mm, fineness)}. ${range}` }) : mm,
+      mm < minMm || mm > maxMm ? helpers.message({ custom: `${label} can’t be ${say(mm, fineness)}. ${range}` }) : mm,
     )
     .messages({
       'any.required': `${label} is missing. ${range}`,
       'number.base': `${label} is not a length: “{#value}”. ${range}`,
       'number.infinity': `${label} is not a length. ${range}`,
     });
+}
+
+/** A range, its unit said once where it has one: `2.5–13 cm`. */
+function allowed(minMm: number, maxMm: number, say: Say, fineness: Fineness | undefined): string {
+  const [min, max] = [say(minMm, fineness), say(maxMm, fineness)];
+  const unit = / (cm|mm|in)$/.exec(max)?.[0];
+  const from = unit && min.endsWith(unit) ? min.slice(0, -unit.length) : min;
+  return from.includes(' ') || max.split(' ').length > 2 ? `${from} – ${max}` : `${from}–${max}`;
 }

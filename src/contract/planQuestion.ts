@@ -8,12 +8,13 @@ import { likings } from '../core/plan/habits.ts';
 import { completeRequest, type PlanQuestion } from '../core/plan/request.ts';
 import { fabricCodes } from '../core/tie/fabrics.ts';
 import { patternCodes } from '../core/tie/patterns.ts';
-import { type KnownOfTie, tieEnds } from '../core/tie/tie.ts';
+import { type KnownOfTie, neckwearKinds, tieEnds } from '../core/tie/tie.ts';
 import type { LengthUnit } from '../core/units/length.ts';
+import { usualWearer } from '../core/usual.ts';
 import { buttons, oneOf, profile } from './atoms.ts';
 import { type Checked, check, read } from './check.ts';
 import { lengthOf, type Say, sayIn } from './lengths.ts';
-import { canonicalWord } from './words.ts';
+import { canonicalMoves } from './knotMoves.ts';
 
 /** The most moves a plan considers: beyond them no tie is long enough. */
 export const mostMoves = 12;
@@ -46,12 +47,6 @@ function isObject(value: unknown): value is Readonly<Record<string, unknown>> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
-/** Faults are worded in the reader's unit, so there is one schema for each; building them is the slow part. */
-const schemas: Readonly<Record<LengthUnit, Joi.ObjectSchema<PlanQuestion>>> = {
-  cm: planQuestionSchema(sayIn('cm')),
-  in: planQuestionSchema(sayIn('in')),
-};
-
 function unitsOf(input: unknown): LengthUnit {
   return typeof input === 'object' && input !== null && 'units' in input && input.units === 'in' ? 'in' : 'cm';
 }
@@ -61,14 +56,16 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
     client: group('The client', {
       ...lengths(measures.client, say, ['heightMm', 'neckMm']),
       frontDropMm: lengthOf(measures.client.frontDropMm, say).allow(null),
-      frontDropHow: oneOf('How the front drop was taken', Object.keys(takings)),
+      openLoopMm: lengthOf(measures.client.openLoopMm, say).allow(null),
+      crossedLoopMm: lengthOf(measures.client.crossedLoopMm, say).allow(null),
+      frontDropHow: oneOf('How collar button to belt was measured', Object.keys(takings)),
       front: oneOf('The front', Object.keys(fronts)),
       blade: oneOf('The blade side', ['right', 'left']),
     }).required(),
     shirt: group('The shirt', {
       ...lengths(measures.shirt, say, []),
       buttonsMm: buttons(say),
-      pointsHeld: Joi.boolean().messages({ 'boolean.base': 'Whether the points are fastened is either true or false.' }),
+      pointsHeld: Joi.boolean().messages({ 'boolean.base': 'Fastened points: either true or false.' }),
     }),
     jacket: group('The jacket', {
       ...lengths(measures.jacket, say, ['lapelMm']),
@@ -76,42 +73,71 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
       worn: oneOf('How the jacket is worn', Object.keys(jacketWorn)),
       lapelKind: oneOf('The lapel', Object.keys(lapelKinds)),
       cut: oneOf('The cut', Object.keys(jacketCuts)),
-      waistcoat: Joi.boolean().messages({ 'boolean.base': 'Waistcoat is either true or false.' }),
+      waistcoat: Joi.boolean().messages({ 'boolean.base': 'Waistcoat: either true or false.' }),
     }).allow(null),
     tie: tieSchema(say).required(),
     aim: group('The aim', lengths(measures.aim, say, [])),
-    taste: group('The taste', {
-      collarRule: oneOf('The collar rule', ['thirds', 'proportion']),
-      lapelRule: oneOf('The lapel rule', ['match', 'within-inch']),
-      maxMoves: Joi.number()
-        .integer()
-        .min(3)
-        .max(mostMoves)
-        .messages({
-          'number.base': 'The most moves must be a number.',
-          'number.integer': 'The most moves must be a whole number.',
-          'number.min': 'A knot has at least 3 moves.',
-          'number.max': `A plan looks at ${mostMoves} moves at most.`,
-        }),
-      knots: oneOf('The choice of knots', ['named', 'all']),
-      also: Joi.array()
-        .items(Joi.string().custom(canonicalWord))
-        .max(mostBesides)
-        .messages({
-          'array.base': 'The words looked at besides are a list.',
-          'array.max': `At most ${mostBesides} words can be looked at besides.`,
-        }),
-      manner: oneOf('The family of knots', [...Object.keys(manners), 'any']),
-      ...Object.fromEntries(Object.entries(likings).map(([key, choices]) => [key, oneOf(`The liking “${key}”`, Object.keys(choices))])),
-    }),
+    taste: group('The taste', { ...likingFields, ...ruleFields, ...searchFields }),
+    liking: group('The preferences', likingFields),
+    rules: group('The house rules', ruleFields),
+    search: group('The search', searchFields),
+    calibration: calibrationSchema,
     units: oneOf('The unit', ['cm', 'in']),
   })
     .required()
     .messages({ 'object.base': 'The question must be an object.', 'any.required': 'The question is empty.' });
 }
 
+/** Longer than any knot that a tie is long enough for. */
+const longestMoves = 400;
+
+const ruleFields = {
+  collarRule: oneOf('The collar rule', ['thirds', 'proportion']),
+  lapelRule: oneOf('The lapel rule', ['match', 'within-inch']),
+};
+
+const searchFields = {
+  maxMoves: Joi.number()
+    .integer()
+    .min(3)
+    .max(mostMoves)
+    .messages({
+      'number.base': 'The most moves must be a number.',
+      'number.integer': 'The most moves must be a whole number.',
+      'number.min': 'A knot has at least 3 moves.',
+      'number.max': `A plan looks at ${mostMoves} moves at most.`,
+    }),
+  knots: oneOf('The choice of knots', ['named', 'all']),
+  manner: oneOf('The family of knots', [...Object.keys(manners), 'any']),
+  also: Joi.array()
+    .items(Joi.string().max(longestMoves).custom(canonicalMoves))
+    .max(mostBesides)
+    .messages({
+      'array.base': 'The knots looked at besides must be a list.',
+      'array.max': `At most ${mostBesides} knots can be looked at besides.`,
+    }),
+};
+
+const likingFields = Object.fromEntries(
+  Object.entries(likings).map(([key, choices]) => [key, oneOf(`The preference “${key}”`, Object.keys(choices))]),
+);
+
+/** What is learnt comes from a program, not from a person's fields. */
+const learnt = (limit: number) => Joi.number().strict().min(-limit).max(limit).required();
+const sure = (limit: number) => Joi.number().strict().min(0).max(limit).required();
+const calibrationSchema = Joi.object({
+  takeUp: Joi.object({ share: learnt(0.9), sd: sure(2) }).required(),
+  hand: Joi.object({ meanMm: learnt(300), sdMm: sure(300) }).required(),
+  client: Joi.object({ meanMm: learnt(300), sdMm: sure(300).allow(null) }).required(),
+}).messages({ '*': 'The calibration must hold take-up, hand and client, each with its mean and how sure it is.' });
+
+const knownKind = Joi.any()
+  .valid(...neckwearKinds)
+  .messages({ 'any.only': `Only a long tie can be planned for: kind must be one of: ${neckwearKinds.join(', ')}.` });
+
 function tieSchema(say: Say): Joi.ObjectSchema<KnownOfTie> {
   return group('The tie', {
+    kind: knownKind,
     ...lengths(measures.tie, say, ['lengthMm', 'bladeMm', 'thicknessMm']),
     fabric: oneOf('The fabric', fabricCodes),
     pattern: oneOf('The pattern', patternCodes),
@@ -124,16 +150,12 @@ function tieSchema(say: Say): Joi.ObjectSchema<KnownOfTie> {
 export function checkTie(input: unknown, units: LengthUnit): Checked<KnownOfTie> {
   const checked = check(tieSchema(sayIn(units)), input);
   if (checked.faults) return checked;
-  const { heightMm, neckMm } = anyone;
-  const together = contradictions(completeRequest({ client: { heightMm, neckMm }, tie: checked.value }), sayIn(units));
+  const together = contradictions(completeRequest({ client: usualWearer, tie: checked.value }), sayIn(units));
   const faults = together
     .filter(({ path }) => path.startsWith('tie.'))
     .map(({ path, message }) => ({ path: path.slice('tie.'.length), message }));
   return faults.length > 0 ? { faults } : checked;
 }
-
-/** Who a tie is supposed to go around while nobody wears it. */
-const anyone = { heightMm: 1780, neckMm: 395 } as const;
 
 function group(label: string, fields: Joi.SchemaMap): Joi.ObjectSchema {
   return Joi.object(fields).messages({
@@ -150,3 +172,9 @@ function lengths(table: Readonly<Record<string, Measure>>, say: Say, required: r
     }),
   );
 }
+
+/** Faults are worded in the reader's unit, so there is one schema for each; building them is the slow part. */
+const schemas: Readonly<Record<LengthUnit, Joi.ObjectSchema<PlanQuestion>>> = {
+  cm: planQuestionSchema(sayIn('cm')),
+  in: planQuestionSchema(sayIn('in')),
+};

@@ -1,4 +1,6 @@
 import type { Fitting, FittingDraft, FittingSummary } from '../contract/fitting.ts';
+import { answerVersion, broughtUp } from '../contract/keptAnswer.ts';
+import type { PersonRecord } from '../contract/records/records.ts';
 import { completeRequest, type KnotPlan, plan } from '../core/index.ts';
 import { brokenConstraint, isUuid, type Queryable } from './database.ts';
 import { invalid, notFound } from './http/problem.ts';
@@ -7,34 +9,54 @@ const mostListed = 200;
 
 /** The latest fittings, newest first. */
 export async function listFittings(sql: Queryable, studioId: string): Promise<FittingSummary[]> {
-  const rows = await sql<FittingSummary[]>`
-    select id, client_name, shirt_label, jacket_label, tie_label, cloth, knot, note, created_at,
-      answer -> 'names' as names,
-      (answer -> 'start' ->> 'tailDropMm')::float8 as tail_drop_mm,
-      (answer -> 'tip' ->> 'dropMm')::float8 as tip_drop_mm
-    from fittings where studio_id = ${studioId}
-    order by created_at desc, id limit ${mostListed}`;
-  return [...rows];
+  const rows = await sql<KeptRow[]>`
+    select ${fittingColumns(sql)} from fittings where studio_id = ${studioId} order by created_at desc, id limit ${mostListed}`;
+  return rows.map((row) => summaryOf(fittingOf(row)));
+}
+
+function summaryOf({ answer, request, ...fitting }: Fitting): FittingSummary {
+  const { id, clientName, shirtLabel, jacketLabel, tieLabel, personName, cloth, knot, note, createdAt } = fitting;
+  return {
+    ...{ id, clientName, shirtLabel, jacketLabel, tieLabel, personName, cloth, knot, note, createdAt },
+    title: answer.title,
+    blade: request.client.blade,
+    set: answer.start.set,
+    tipDropMm: answer.tip.dropMm,
+  };
 }
 
 /** One fitting as it was saved. Refuses an id that is not there. */
 export async function findFitting(sql: Queryable, studioId: string, id: string): Promise<Fitting> {
   const rows = isUuid(id)
-    ? await sql<Fitting[]>`
+    ? await sql<KeptRow[]>`
         select ${fittingColumns(sql)} from fittings where studio_id = ${studioId} and id = ${id}`
     : [];
-  const [fitting] = rows;
-  if (!fitting) throw notFound('fitting');
-  return fitting;
+  const [row] = rows;
+  if (!row) throw notFound('fitting');
+  return fittingOf(row);
 }
 
 /**
- * Works the fitting out and keeps inputs and answer together. Saving the same id again
+ * Works the fitting out and keeps inputs and answer together, with who was dressing. Saving the same id again
  * returns the fitting that is already there. `createdAt` is for records brought in from elsewhere.
  */
-export async function saveFitting(sql: Queryable, studioId: string, draft: FittingDraft, createdAt = new Date()): Promise<Fitting> {
+export async function saveFitting(
+  sql: Queryable,
+  studioId: string,
+  draft: FittingDraft,
+  person: Pick<PersonRecord, 'id' | 'name'> | null,
+  createdAt = new Date(),
+): Promise<Fitting> {
   const { question, ...rest } = draft;
-  const fitting = { ...rest, request: completeRequest(question), answer: answerFor(draft), createdAt: createdAt.toISOString() };
+  const fitting = {
+    ...rest,
+    personId: person?.id ?? null,
+    personName: person?.name ?? null,
+    request: completeRequest(question),
+    answer: answerFor(draft),
+    answerVersion,
+    createdAt: createdAt.toISOString(),
+  };
   try {
     await keepFitting(sql, studioId, fitting);
   } catch (error) {
@@ -55,13 +77,13 @@ export async function keepFitting(sql: Queryable, studioId: string, fitting: Fit
       cloth: sql.json(asJson(cloth)),
       request: sql.json(asJson(request)),
       answer: sql.json(asJson(answer)),
-    })} on conflict (id) do nothing`;
+    })} on conflict (studio_id, id) do nothing`;
 }
 
 /** Every fitting, oldest first. */
 export async function everyFitting(sql: Queryable, studioId: string): Promise<Fitting[]> {
-  const rows = await sql<Fitting[]>`select ${fittingColumns(sql)} from fittings where studio_id = ${studioId} order by created_at, id`;
-  return [...rows];
+  const rows = await sql<KeptRow[]>`select ${fittingColumns(sql)} from fittings where studio_id = ${studioId} order by created_at, id`;
+  return rows.map(fittingOf);
 }
 
 /** Those of the ids under which a fitting is kept. */
@@ -71,18 +93,26 @@ export async function fittingIds(sql: Queryable, studioId: string, ids: readonly
   return new Set(rows.map(({ id }) => id));
 }
 
+/** A fitting as the table has it: question and answer in the shape of their day. */
+interface KeptRow extends Omit<Fitting, 'request' | 'answer'> {
+  readonly request: unknown;
+  readonly answer: unknown;
+}
+
+/** The door: whatever was kept comes through it in today's shape. */
+function fittingOf({ request, answer, answerVersion: version, ...rest }: KeptRow): Fitting {
+  return { ...rest, ...broughtUp({ version, request, answer }), answerVersion };
+}
+
 function fittingColumns(sql: Queryable) {
-  return sql`id, client_id, shirt_id, jacket_id, tie_id, client_name, shirt_label, jacket_label, tie_label,
-    cloth, request, knot, answer, note, created_at`;
+  return sql`id, client_id, shirt_id, jacket_id, tie_id, person_id, client_name, shirt_label, jacket_label, tie_label, person_name,
+    cloth, request, knot, answer, answer_version, note, created_at`;
 }
 
 function answerFor({ question, knot }: FittingDraft): KnotPlan {
-  const answer = plan({ ...question, taste: { ...question.taste, knots: 'all' } }).knots.find(({ moves }) => moves === knot);
+  const answer = plan({ ...question, search: { ...question.search, knots: 'all', also: [knot] } }).knots.find(({ moves }) => moves === knot);
   if (!answer) throw invalid([{ path: 'knot', message: `“${knot}” is not among the knots worked out for these measures.` }]);
-  if (!answer.feasible) {
-    const why = answer.reasons.find(({ code }) => code === 'narrow-end')?.text ?? 'It cannot be worn with this tie.';
-    throw invalid([{ path: 'knot', message: why }]);
-  }
+  if (answer.refusal) throw invalid([{ path: 'knot', message: answer.refusal.text }]);
   return answer;
 }
 

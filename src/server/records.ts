@@ -1,4 +1,5 @@
-import { fieldsOf, kinds } from '../contract/records/kinds.ts';
+import { fieldsOf } from '../contract/records/kinds/index.ts';
+import { kindWords } from '../contract/records/kindWords.ts';
 import { type ClientRecord, type Kind, type Page, pageSize, type RecordOf, type TakenMeasure } from '../contract/records/records.ts';
 import { brokenConstraint, inTransaction, isUuid, type Queryable } from './database.ts';
 import { changedMeanwhile, invalid, notFound } from './http/problem.ts';
@@ -9,7 +10,7 @@ export interface Wanted {
   readonly find?: string;
   /** Only what belongs to this client; `null` for the studio's own. */
   readonly clientId?: string | null;
-  /** Only what this client can wear: his own and the studio's. */
+  /** Only what this client can wear: their own and the studio's. */
   readonly wearableBy?: string;
   readonly archived?: boolean;
   readonly from?: number;
@@ -27,7 +28,7 @@ export async function listRecords<K extends Kind>(sql: Queryable, studioId: stri
     from (
       select id as found_id, count(*) over ()::int as total from ${table(sql, kind)} where ${matching}
       order by lower(${name}), id limit ${wanted.most ?? pageSize} offset ${wanted.from ?? 0}
-    ) as found join ${table(sql, kind)} as record on record.id = found_id
+    ) as found join ${table(sql, kind)} as record on record.studio_id = ${studioId} and record.id = found_id
     order by lower(${name}), id`;
   const total = rows[0]?.total ?? ((wanted.from ?? 0) > 0 ? await countRecords(sql, kind, matching) : 0);
   return { rows: rows.map(({ total: _, ...record }) => record as unknown as RecordOf[K]), total };
@@ -42,7 +43,7 @@ async function countRecords(sql: Queryable, kind: Kind, matching: ReturnType<typ
 export async function findRecord<K extends Kind>(sql: Queryable, studioId: string, kind: K, id: string): Promise<RecordOf[K]> {
   const found = await recordsById(sql, studioId, kind, [id]);
   const record = found.get(id.toLowerCase());
-  if (!record) throw notFound(kinds[kind].one);
+  if (!record) throw notFound(kindWords[kind].one);
   return record;
 }
 
@@ -59,7 +60,7 @@ export async function recordsById<K extends Kind>(
   return new Map([...rows].map((record) => [record.id, record as RecordOf[K]]));
 }
 
-/** Every record of a kind, put away or not, by name. */
+/** Every record of a kind, archived or not, by name. */
 export async function everyRecord<K extends Kind>(sql: Queryable, studioId: string, kind: K): Promise<readonly RecordOf[K][]> {
   const rows = await sql<RecordOf[K][]>`
     select ${columns(sql, kind)} from ${table(sql, kind)} as record
@@ -82,15 +83,15 @@ export async function addRecord<K extends Kind>(sql: Queryable, studioId: string
 /** Writes a new record inside a transaction; leaves one of the same id as it is. */
 export async function insertRecord<K extends Kind>(sql: Queryable, studioId: string, kind: K, record: RecordOf[K]): Promise<void> {
   const row = { id: record.id, studioId, archived: record.archived, ...stored(sql, kind, record) };
-  const added = await sql`insert into ${table(sql, kind)} ${sql(row)} on conflict (id) do nothing returning id`;
-  if (added.length > 0 && kind === 'clients') await keepMeasures(sql, record as unknown as ClientRecord);
+  const added = await sql`insert into ${table(sql, kind)} ${sql(row)} on conflict (studio_id, id) do nothing returning id`;
+  if (added.length > 0 && kind === 'clients') await keepMeasures(sql, studioId, record as unknown as ClientRecord);
 }
 
 /** Changes a record from the version that was read. Refuses, with what is kept now, when another change came between. */
 export async function changeRecord<K extends Kind>(sql: Queryable, studioId: string, kind: K, record: RecordOf[K]): Promise<RecordOf[K]> {
   const changed = await referring(kind, () => inTransaction(sql, (transaction) => updateRecord(transaction, studioId, kind, record)));
   const now = await findRecord(sql, studioId, kind, record.id);
-  if (!changed) throw changedMeanwhile(kinds[kind].one, now);
+  if (!changed) throw changedMeanwhile(kindWords[kind].one, now);
   return now;
 }
 
@@ -100,7 +101,7 @@ export async function updateRecord<K extends Kind>(sql: Queryable, studioId: str
   const rows = await sql`
     update ${table(sql, kind)} set ${sql(row)}, version = version + 1
     where studio_id = ${studioId} and id = ${record.id} and version = ${record.version} returning id`;
-  if (rows.length > 0 && kind === 'clients') await keepMeasures(sql, record as unknown as ClientRecord);
+  if (rows.length > 0 && kind === 'clients') await keepMeasures(sql, studioId, record as unknown as ClientRecord);
   return rows.length > 0;
 }
 
@@ -110,19 +111,19 @@ function table(sql: Queryable, kind: Kind) {
 }
 
 function nameColumn(kind: Kind): string {
-  return kind === 'clients' ? 'name' : 'label';
+  return kind === 'clients' || kind === 'people' ? 'name' : 'label';
 }
 
 function columns(sql: Queryable, kind: Kind) {
   const own = fieldsOf(kind)
-    .filter(([, field]) => field.kind !== 'measures')
+    .filter(([, field]) => field.kind !== 'taken')
     .map(([key]) => key);
   const plain = sql(['id', 'version', 'archived', ...own]);
   if (kind !== 'clients') return sql`${plain}`;
   return sql`${plain}, (
     select coalesce(json_agg(json_build_object('measure', measure, 'mm', mm, 'how', how, 'takenOn', taken_on)
       order by taken_on desc, measure), '[]')
-    from client_measures where client_id = record.id) as measures`;
+    from client_measures where studio_id = record.studio_id and client_id = record.id) as measures`;
 }
 
 function where(sql: Queryable, studioId: string, kind: Kind, { find = '', clientId, wearableBy, archived = false }: Wanted) {
@@ -142,7 +143,7 @@ function stored(sql: Queryable, kind: Kind, record: object) {
   const values = record as Readonly<Record<string, unknown>>;
   return Object.fromEntries(
     fieldsOf(kind)
-      .filter(([, field]) => field.kind !== 'measures')
+      .filter(([, field]) => field.kind !== 'taken')
       .map(([key, field]) => {
         const value = values[key];
         return [key, field.kind === 'profile' ? sql.json(value as Record<string, never>) : Array.isArray(value) ? [...value] : value];
@@ -151,13 +152,13 @@ function stored(sql: Queryable, kind: Kind, record: object) {
 }
 
 /** A client's whole history of measures as it was sent: what is missing from it goes, what is new comes. */
-async function keepMeasures(sql: Queryable, { id, measures }: ClientRecord): Promise<void> {
-  await sql`delete from client_measures where client_id = ${id}`;
+async function keepMeasures(sql: Queryable, studioId: string, { id, measures }: ClientRecord): Promise<void> {
+  await sql`delete from client_measures where studio_id = ${studioId} and client_id = ${id}`;
   if (measures.length === 0) return;
-  await sql`insert into client_measures ${sql(measures.map((taken: TakenMeasure) => ({ ...taken, clientId: id })))}`;
+  await sql`insert into client_measures ${sql(measures.map((taken: TakenMeasure) => ({ ...taken, studioId, clientId: id })))}`;
 }
 
-/** Says which record that was leaned on is not there, or which is there already. */
+/** Says which record that was referred to is not there, or which is there already. */
 async function referring<T>(kind: Kind, write: () => Promise<T>): Promise<T> {
   try {
     return await write();
@@ -168,7 +169,7 @@ async function referring<T>(kind: Kind, write: () => Promise<T>): Promise<T> {
     const key = column?.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase());
     const field = fieldsOf(kind).find(([name]) => name === key)?.[1];
     if (key && field?.kind === 'reference') {
-      throw invalid([{ path: key, message: `${field.label}: this ${kinds[field.to].one} is no longer in the studio’s records.` }]);
+      throw invalid([{ path: key, message: `${field.label}: this ${kindWords[field.to].one} is no longer in the studio’s records.` }]);
     }
     throw error;
   }

@@ -1,7 +1,7 @@
 import type { ClientRecord, Kind, Wardrobe } from '../contract/records/records.ts';
-import type { Queryable, Sql } from './database.ts';
+import type { Queryable } from './database.ts';
+import type { Asked } from './http/endpoint.ts';
 import { findRecord, listRecords } from './records.ts';
-import { theStudio } from './studios.ts';
 
 /** As many pieces as one client is ever dressed from. */
 const mostPieces = 10_000;
@@ -10,8 +10,7 @@ const mostPieces = 10_000;
  * All that one client can be dressed from. Without an id, the client fitted last; `null` for
  * a studio that keeps none yet.
  */
-export async function wardrobe(sql: Sql, clientId?: string): Promise<Wardrobe> {
-  const studio = await theStudio(sql);
+export async function wardrobe({ sql, studio, person }: Pick<Asked, 'sql' | 'studio' | 'person'>, clientId?: string): Promise<Wardrobe> {
   const client = clientId ? await findRecord(sql, studio.id, 'clients', clientId) : await clientAtHand(sql, studio.id);
   const worn = <K extends Kind>(kind: K) =>
     listRecords(sql, studio.id, kind, { ...(client ? { wearableBy: client.id } : { clientId: null }), most: mostPieces }).then(
@@ -24,12 +23,12 @@ export async function wardrobe(sql: Sql, clientId?: string): Promise<Wardrobe> {
     worn('ties'),
     worn('squares'),
   ]);
-  return { studio, client, outfits, shirts, jackets, ties, squares };
+  return { studio, person, client, outfits, shirts, jackets, ties, squares };
 }
 
 async function clientAtHand(sql: Queryable, studioId: string): Promise<ClientRecord | null> {
   const [latest] = await sql<{ id: string }[]>`
     select id from clients where studio_id = ${studioId} and not archived
-    order by (select max(created_at) from fittings where client_id = clients.id) desc nulls last, lower(name), id limit 1`;
+    order by (select max(created_at) from fittings where studio_id = ${studioId} and client_id = clients.id) desc nulls last, lower(name), id limit 1`;
   return latest ? findRecord(sql, studioId, 'clients', latest.id) : null;
 }

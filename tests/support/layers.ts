@@ -1,6 +1,7 @@
 import { measureNormals } from '../../src/core/cloth/forces/elastic.ts';
-import type { LooseStrand, Vec3 } from '../../src/core/cloth/mesh/loosePath.ts';
+import type { LooseStrand } from '../../src/core/cloth/mesh/loosePath.ts';
 import { type ClothMesh, layLoose } from '../../src/core/cloth/mesh/mesh.ts';
+import type { Vec3 } from '../../src/core/numeric/vector.ts';
 
 /** How finely the test strips are laid; how thick they are, mm. */
 export const grid = { rowMm: 6, columns: 5 };

@@ -1,5 +1,5 @@
 import type { Knot, Region } from '../../src/core/index.ts';
-import type { Point3 } from '../../src/core/topology/alexander.ts';
+import type { Vec3 } from '../../src/core/numeric/vector.ts';
 
 const firstRadius = 50;
 const layer = 8;
@@ -16,8 +16,8 @@ const passElevation = 48;
  * a panel or a hidden end outside everything. Both ends run far
  * away and are joined there.
  */
-export function bladeStrand({ moves, finish }: Knot): Point3[] {
-  const points: Point3[] = [onBall(bladeArmAzimuth, 0, far), onBall(bladeArmAzimuth, 0, firstRadius), onBall(azimuth.R, 0, firstRadius)];
+export function bladeStrand({ moves, finish }: Knot): Vec3[] {
+  const points: Vec3[] = [onBall(bladeArmAzimuth, 0, far), onBall(bladeArmAzimuth, 0, firstRadius), onBall(azimuth.R, 0, firstRadius)];
   let at = azimuth.R;
   let radius = firstRadius;
   let bandRadius = 0;
@@ -50,7 +50,7 @@ function shortWay(degrees: number): number {
   return degrees - 360 * Math.round(degrees / 360);
 }
 
-function onBall(azimuthDeg: number, elevationDeg: number, radius: number): Point3 {
+function onBall(azimuthDeg: number, elevationDeg: number, radius: number): Vec3 {
   const a = (azimuthDeg * Math.PI) / 180;
   const e = (elevationDeg * Math.PI) / 180;
   return [radius * Math.cos(e) * Math.cos(a), radius * Math.cos(e) * Math.sin(a), radius * Math.sin(e)];

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { Kind } from '../records/records.ts';
-import { columnsOf, type TitleOf, type Values } from './cells.ts';
+import type { TitleOf, Values } from './column.ts';
+import { columnsOf } from './columns.ts';
 
 /** A table of one kind of record, as RFC 4180 has it, UTF-8. */
 export function writeCsv(kind: Kind, records: readonly Values[], titleOf: TitleOf): string {
@@ -35,7 +36,7 @@ export function readCsv(kind: Kind, text: string): ReadCsv {
   const names = heading.cells.map((name) => name.trim().toLowerCase());
   const known = names.map((name) => columns.find((column) => column.name === name));
   if (!known.some(Boolean)) {
-    return { rows: [], faults: [`The first line names none of the columns: ${columns.map(({ name }) => name).join(', ')}.`], notes: [] };
+    return { rows: [], faults: [`The first line names none of these columns: ${columns.map(({ name }) => name).join(', ')}.`], notes: [] };
   }
   const twice = names.filter((name, i) => name !== '' && names.indexOf(name) !== i);
   const unknown = names.filter((name, i) => name !== '' && !known[i]);
@@ -50,8 +51,8 @@ export function readCsv(kind: Kind, text: string): ReadCsv {
       for (const { column, at } of order) column.read(cells[at] ?? '', values);
       return { line, values };
     }),
-    faults: [...faults, ...twice.map((name) => `The column “${name}” stands there twice.`)],
-    notes: unknown.map((name) => `The column “${name}” is not known and was passed over.`),
+    faults: [...faults, ...twice.map((name) => `The column “${name}” is there twice.`)],
+    notes: unknown.map((name) => `The column “${name}” is not known and was skipped.`),
   };
 }
 
@@ -80,7 +81,7 @@ function split(text: string, columns: readonly string[]): { rows: Row[]; faults:
     step: ({ data, errors, meta }) => {
       const isBlank = data.every((cell) => cell.trim() === '');
       if (!isBlank) rows.push({ line, cells: data });
-      if (errors.length > 0) faults.push(`Line ${line}: a quotation mark is opened and not closed, or stands in the wrong place.`);
+      if (errors.length > 0) faults.push(`Line ${line}: a quotation mark is not closed, or is in the wrong place.`);
       line += text.slice(from, meta.cursor).split('\n').length - 1;
       from = meta.cursor;
     },

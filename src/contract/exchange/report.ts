@@ -1,4 +1,4 @@
-/** What bringing one record in does, or would do. */
+/** What importing one record does, or would do. */
 export interface ReportLine {
   /** Line of a table, or which card or record of the file, from 1. */
   readonly line: number;
@@ -19,8 +19,9 @@ export interface ImportReport {
   readonly applied: boolean;
 }
 
-/** The files that can be brought in and taken out, by name. */
+/** The files that can be imported and exported, by name. */
 export const exchangeFiles = {
+  'people.csv': { format: 'csv', kind: 'people' },
   'clients.csv': { format: 'csv', kind: 'clients' },
   'shirts.csv': { format: 'csv', kind: 'shirts' },
   'jackets.csv': { format: 'csv', kind: 'jackets' },

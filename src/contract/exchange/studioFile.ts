@@ -15,10 +15,10 @@ export function readStudioFile(text: string): Readonly<Record<string, unknown>> 
   try {
     parsed = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch {
-    throw new Error('The file is not complete JSON: it may have been cut off.');
+    throw new Error('The file is not complete: it may have been cut off.');
   }
   const file = (typeof parsed === 'object' && parsed !== null ? parsed : {}) as Readonly<Record<string, unknown>>;
-  if (file['format'] !== studioFormat.format) throw new Error('The file is not a studio that Ropewalk wrote.');
-  if (file['formatVersion'] !== studioFormat.formatVersion) throw new Error('The file was written by a later Ropewalk than this one.');
+  if (file['format'] !== studioFormat.format) throw new Error('The file is not a studio saved by Ropewalk.');
+  if (file['formatVersion'] !== studioFormat.formatVersion) throw new Error('The file was saved by a later Ropewalk than this one.');
   return file;
 }

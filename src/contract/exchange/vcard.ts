@@ -45,7 +45,7 @@ export function writeVcards(clients: readonly (Contact & { readonly id: string }
 export function readVcards(text: string): ReadCard[] {
   const backslash = absentFrom(text);
   const cards = parse(withBackslashAs(backslash, text));
-  if (cards.length === 0) throw new Error('The file holds no contact card.');
+  if (cards.length === 0) throw new Error('There is no contact card in the file.');
   const read = (value: string): string => value.replaceAll(backslash, '\\');
   return cards.map((card, i) => {
     const uid = first(card, 'uid');
@@ -86,7 +86,7 @@ function parse(text: string): InstanceType<typeof ICAL.Component>[] {
       .map((jcard) => new ICAL.Component(jcard as ConstructorParameters<typeof ICAL.Component>[0]))
       .filter(({ name }) => name === 'vcard');
   } catch {
-    throw new Error('The file is no contact card, or is cut off.');
+    throw new Error('The file is not a contact card, or is cut off.');
   }
 }
 

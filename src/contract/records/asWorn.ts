@@ -1,6 +1,6 @@
 import { collarStyles } from '../../core/collar/styles.ts';
 import type { PlanRequest } from '../../core/index.ts';
-import type { ClientRecord, OutfitRecord, ShirtRecord, TakenMeasure } from './records.ts';
+import type { ClientRecord, OutfitRecord, PersonRecord, ShirtRecord, TakenMeasure } from './records.ts';
 
 /** The latest taking of each measure; `undefined` where it was never taken. */
 export function latest(measures: readonly TakenMeasure[], measure: TakenMeasure['measure']): TakenMeasure | undefined {
@@ -9,15 +9,21 @@ export function latest(measures: readonly TakenMeasure[], measure: TakenMeasure[
     .reduce<TakenMeasure | undefined>((best, each) => (best && best.takenOn >= each.takenOn ? best : each), undefined);
 }
 
-/** A client's part of a plan's question, as he is known today; height and neck may not have been taken yet. */
+/** A client's part of a plan's question, as known today; height and neck may not have been taken yet. */
 export interface KnownClient extends Omit<PlanRequest['client'], 'heightMm' | 'neckMm'> {
   readonly heightMm: number | null;
   readonly neckMm: number | null;
 }
 
-/** What a plan asks of a client. In an outfit of his, its trousers decide the belt line. */
-export function planClient(client: ClientRecord, outfit?: Pick<OutfitRecord, 'beltLineMm' | 'beltHeightMm'>): KnownClient {
-  const { measures, front, blade, crossingGapMm, beltHeightMm } = client;
+/** What a plan asks of a client. In an outfit, its trousers decide the belt line; where `person` ties, that person's habits count. */
+export function planClient(
+  client: ClientRecord,
+  outfit?: Pick<OutfitRecord, 'beltLineMm' | 'beltHeightMm'>,
+  person?: Pick<PersonRecord, 'blade' | 'gapMm'> | null,
+): KnownClient {
+  const { measures, front, beltHeightMm, tiedBy } = client;
+  // Where the stylist ties, the stylist's own habits count.
+  const { blade, gapMm } = (tiedBy === 'stylist' && person) || { blade: client.blade, gapMm: client.crossingGapMm };
   const drop = latest(measures, 'frontDropMm');
   return {
     heightMm: latest(measures, 'heightMm')?.mm ?? null,
@@ -27,7 +33,9 @@ export function planClient(client: ClientRecord, outfit?: Pick<OutfitRecord, 'be
     front,
     beltHeightMm: outfit?.beltHeightMm ?? beltHeightMm,
     blade,
-    crossingGapMm,
+    crossingGapMm: gapMm,
+    openLoopMm: null,
+    crossedLoopMm: null,
   };
 }
 

@@ -1,5 +1,6 @@
-import { type Field, labelOf } from './field.ts';
-import { fieldsOf } from './kinds.ts';
+import { type Field, labelOf } from '../fields/field.ts';
+import { fieldsOf } from './kinds/index.ts';
+import equal from 'fast-deep-equal';
 import type { Kind } from './records.ts';
 
 /** A field that somebody changed since it was read. */
@@ -20,12 +21,12 @@ type Values = Readonly<Record<string, unknown>>;
 export function differences(kind: Kind, before: Values, mine: Values, theirs: Values): Difference[] {
   return [...fieldsOf(kind), archivedField].flatMap(([key, field]) => {
     const [a, b, c] = [before[key], mine[key], theirs[key]];
-    if (same(a, b) && same(a, c)) return [];
-    return [{ key, field, label: labelOf(field), before: a, mine: b, theirs: c, clash: !same(a, b) && !same(a, c) && !same(b, c) }];
+    if (equal(a, b) && equal(a, c)) return [];
+    return [{ key, field, label: labelOf(field), before: a, mine: b, theirs: c, clash: !equal(a, b) && !equal(a, c) && !equal(b, c) }];
   });
 }
 
-const archivedField = ['archived', { kind: 'flag', label: 'Put away' }] as const satisfies readonly [string, Field];
+const archivedField = ['archived', { kind: 'flag', label: 'Archived' }] as const satisfies readonly [string, Field];
 
 /**
  * Both changes together: theirs, with mine on top wherever I changed something; where both
@@ -33,11 +34,8 @@ const archivedField = ['archived', { kind: 'flag', label: 'Put away' }] as const
  */
 export function merged<T extends Values>(kind: Kind, before: Values, mine: T, theirs: T, choose: (key: string) => 'mine' | 'theirs'): T {
   const kept = differences(kind, before, mine, theirs)
-    .filter(({ key, clash }) => (clash ? choose(key) === 'mine' : !same(before[key], mine[key])))
+    .filter(({ key, clash }) => (clash ? choose(key) === 'mine' : !equal(before[key], mine[key])))
     .map(({ key }) => [key, mine[key]]);
   return { ...theirs, ...Object.fromEntries(kept) };
 }
 
-function same(a: unknown, b: unknown): boolean {
-  return JSON.stringify(a) === JSON.stringify(b);
-}

@@ -2,7 +2,7 @@ import type { FrontCode, Taking } from '../../core/body/frontDrop.ts';
 import type { CollarStyleCode } from '../../core/collar/styles.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import type { AimCode } from '../../core/plan/aims.ts';
-import type { Caution, DimpleLiking, Liking, TiedBy } from '../../core/plan/habits.ts';
+import type { Caution, DimpleLiking, DressingHabits, Liking, TiedBy } from '../../core/plan/habits.ts';
 import type { FabricCode } from '../../core/tie/fabrics.ts';
 import type { Construction, TieState } from '../../core/tie/making.ts';
 import type { PatternCode } from '../../core/tie/patterns.ts';
@@ -14,21 +14,37 @@ export interface StudioRecord {
   readonly id: string;
   readonly name: string;
   readonly units: LengthUnit;
+  /** Its days are days there: an IANA name, as `Europe/London`. */
+  readonly timeZone: string;
 }
 
-/** Every record can be put away and brought back, and counts its changes, so that two people never overwrite each other. */
+/** Every record can be archived and restored, and counts its changes, so that two people never overwrite each other. */
 export interface Kept {
   readonly id: string;
   readonly version: number;
   readonly archived: boolean;
 }
 
+/** The measures of a client that are taken again and again, each with its day. */
+export const takenCodes = ['frontDropMm', 'heightMm', 'neckMm'] as const;
+export type TakenCode = (typeof takenCodes)[number];
+
 /** A measure as it was taken on a day. */
 export interface TakenMeasure {
-  readonly measure: 'heightMm' | 'neckMm' | 'frontDropMm';
+  readonly measure: TakenCode;
   readonly mm: number;
   readonly how: Taking;
   readonly takenOn: string;
+}
+
+/** Whoever dresses others in the studio. */
+export interface PersonRecord extends Kept, DressingHabits {
+  readonly name: string;
+  readonly note: string;
+  /** The wearer's side on which the blade is hung. */
+  readonly blade: 'right' | 'left';
+  /** Where the ends are crossed, below the collar button. */
+  readonly gapMm: number;
 }
 
 export interface ClientRecord extends Kept, Liking {
@@ -44,9 +60,9 @@ export interface ClientRecord extends Kept, Liking {
   readonly beltHeightMm: number;
   readonly tiedBy: TiedBy;
   readonly dimple: DimpleLiking;
-  /** The one knot he wears, as its canonical word. */
+  /** The usual knot, by its canonical moves. */
   readonly ownKnot: string | null;
-  /** Which of the knots that share a name he means by it; `null` to ask. */
+  /** Which of the knots that share a name is meant by it; `null` to ask. */
   readonly meansWindsor: string | null;
   readonly meansHalfWindsor: string | null;
   readonly aim: AimCode;
@@ -68,17 +84,18 @@ export interface ShirtRecord extends Owned, Omit<PlanRequest['shirt'], 'pointsHe
   readonly collarStyle: CollarStyleCode;
   readonly standMm: number | null;
   readonly pattern: PatternCode;
-  readonly colour: string;
+  /** `null` where it was never entered. */
+  readonly colour: string | null;
   /** Of the pattern, where it has one. */
   readonly secondColour: string | null;
 }
 
 export interface JacketRecord extends Owned, NonNullable<PlanRequest['jacket']> {
-  readonly colour: string;
+  readonly colour: string | null;
 }
 
 export interface TieRecord extends Owned, Tie {
-  /** Main colour first. */
+  /** Main colour first; none where they were never entered. */
   readonly colours: readonly string[];
   /** Hundredths, one a colour; `null` where they were not judged. */
   readonly shares: readonly number[] | null;
@@ -86,7 +103,7 @@ export interface TieRecord extends Owned, Tie {
   readonly ends: TieEnds;
   readonly profile: readonly WidthAt[];
   readonly state: TieState;
-  /** Who has it while it is out. */
+  /** Who has it while it is lent. */
   readonly outWith: string | null;
 }
 
@@ -99,7 +116,7 @@ export interface SquareRecord extends Owned {
 }
 
 /** How strictly an occasion dresses. */
-export const dressRules = {
+export const dressCodes = {
   relaxed: { label: 'relaxed' },
   business: { label: 'business' },
   formal: { label: 'formal' },
@@ -114,15 +131,17 @@ export interface OutfitRecord extends Kept {
   readonly jacketId: string | null;
   readonly squareId: string | null;
   readonly occasion: string;
-  readonly dressRule: keyof typeof dressRules;
-  /** Collar button to belt top with these trousers, where it is not his usual one. */
+  readonly dressRule: keyof typeof dressCodes;
+  /** Collar button to belt top with these trousers, where it is not the client’s usual one. */
   readonly beltLineMm: number | null;
   readonly beltHeightMm: number | null;
 }
 
-/** Everything one client can be dressed from: his own and the studio's, without what was put away. */
+/** Everything one client can be dressed from: the client's own and the studio's, without what was archived. */
 export interface Wardrobe {
   readonly studio: StudioRecord;
+  /** Who is dressing, on this device. */
+  readonly person: PersonRecord | null;
   readonly client: ClientRecord | null;
   readonly outfits: readonly OutfitRecord[];
   readonly shirts: readonly ShirtRecord[];
@@ -135,11 +154,12 @@ export interface Wardrobe {
 export interface NamingRecord extends Kept {
   readonly label: string;
   readonly note: string;
-  /** The knot's canonical word; empty before one is entered. */
+  /** The knot's canonical moves; empty before they are entered. */
   readonly word: string;
 }
 
 export interface RecordOf {
+  readonly people: PersonRecord;
   readonly clients: ClientRecord;
   readonly shirts: ShirtRecord;
   readonly jackets: JacketRecord;

@@ -1,4 +1,5 @@
 import type { SeenCloth, SeenStrand } from '../cloth/mesh/compact.ts';
+import { unit } from '../numeric/vector.ts';
 import { coverFace, type Depth, emptyDepth } from './raster.ts';
 import { type Surface, smoothSurface } from './surface.ts';
 import type { Weave } from './weave.ts';
@@ -125,9 +126,4 @@ export function seenColour(acrossMm: number, alongMm: number, z: number, { lit, 
 
 function litPart(part: number, lit: number, shine: number, inward: number): number {
   return 255 * Math.min(1, ((part / 255) * lit + shine) * inward);
-}
-
-function unit([x, y, z]: Rgb): Rgb {
-  const length = Math.sqrt(x * x + y * y + z * z) || 1;
-  return [x / length, y / length, z / length];
 }

@@ -1,5 +1,4 @@
-/** A point of a closed polygon in space. */
-export type Point3 = readonly [x: number, y: number, z: number];
+import type { Vec3 } from '../numeric/vector.ts';
 
 interface Visit {
   readonly segment: number;
@@ -17,7 +16,7 @@ const mod = (value: bigint) => ((value % prime) + prime) % prime;
  * The Alexander polynomial of a closed polygon at one value of its variable, modulo a prime, from the
  * coloring matrix of its diagram. Diagrams of one knot agree up to a sign and a power of the value.
  */
-export function alexanderAt(points: readonly Point3[], value: bigint): bigint {
+export function alexanderAt(points: readonly Vec3[], value: bigint): bigint {
   return alexanderDeterminant(points.map(turned), value);
 }
 
@@ -41,11 +40,11 @@ const someValue = 123_457n;
  * Whether the polynomial is trivial at one value. A knot whose polynomial is not is knotted beyond doubt; one
  * whose is may still be knotted, from eleven crossings on.
  */
-export function isUnknotted(points: readonly Point3[]): boolean {
+export function isUnknotted(points: readonly Vec3[]): boolean {
   return agree(1n, alexanderAt(points, someValue), someValue);
 }
 
-function alexanderDeterminant(points: readonly Point3[], t: bigint): bigint {
+function alexanderDeterminant(points: readonly Vec3[], t: bigint): bigint {
   const visits = crossingVisits(points);
   const count = visits.length / 2;
   if (count < 2) return 1n;
@@ -68,7 +67,7 @@ function alexanderDeterminant(points: readonly Point3[], t: bigint): bigint {
 }
 
 /** Every crossing of the projection, met twice in the order of travel. */
-function crossingVisits(points: readonly Point3[]): Visit[] {
+function crossingVisits(points: readonly Vec3[]): Visit[] {
   const visits: Visit[] = [];
   const count = points.length;
   let crossing = 0;
@@ -122,7 +121,7 @@ function power(base: bigint, exponent: bigint): bigint {
 }
 
 /** Turned out of the planes it was built in, so that no two segments overlap in projection. */
-function turned([x, y, z]: Point3): Point3 {
+function turned([x, y, z]: Vec3): Vec3 {
   const [w, i, j, k] = [0.31, 0.52, 0.71, 0.36].map((part) => part / Math.hypot(0.31, 0.52, 0.71, 0.36)) as [
     number,
     number,

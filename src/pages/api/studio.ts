@@ -1,6 +1,4 @@
-import { database } from '../../server/database.ts';
-import { endpoint } from '../../server/http/endpoint.ts';
-import { theStudio } from '../../server/studios.ts';
+import { studioEndpoint } from '../../server/http/endpoint.ts';
 
-/** The studio itself: its name, and the unit it reads. */
-export const GET = endpoint(() => theStudio(database()));
+/** The studio itself: its name, the unit it reads, its time zone; and who is dressing on this device. */
+export const GET = studioEndpoint(({ studio, person }) => ({ ...studio, person }));

@@ -1,8 +1,11 @@
-import { isNamed, withLatest } from '../../contract/exchange/cells.ts';
+import { dayIn } from '../../contract/days.ts';
+import { isNamed } from '../../contract/fields/reference.ts';
+import { withLatest } from '../../contract/fields/taken.ts';
 import type { ReportLine } from '../../contract/exchange/report.ts';
 import { checkKeptFitting } from '../../contract/fitting.ts';
 import { checkRecord } from '../../contract/records/checkRecord.ts';
-import { fieldsOf, kinds } from '../../contract/records/kinds.ts';
+import { fieldsOf, kinds } from '../../contract/records/kinds/index.ts';
+import { kindCodes, kindWords, titleOf } from '../../contract/records/kindWords.ts';
 import { differences } from '../../contract/records/merge.ts';
 import type { ClientRecord, Kind, RecordOf, StudioRecord } from '../../contract/records/records.ts';
 import { checkStudio } from '../../contract/records/studio.ts';
@@ -49,7 +52,7 @@ async function keptOf(sql: Queryable, studioId: string, proposals: readonly Prop
   const records = new Map<Kind, ReadonlyMap<string, RecordOf[Kind]>>();
   const ids = new Map<Kind, Set<string>>();
   const titles = new Map<Kind, Map<string, string[]>>();
-  for (const kind of Object.keys(kinds) as Kind[]) {
+  for (const kind of kindCodes) {
     const proposed = proposals.filter(({ of }) => of === kind).map(({ values }) => String(values['id'] ?? ''));
     records.set(kind, await recordsById<Kind>(sql, studioId, kind, proposed));
     const all = await everyTitle(sql, studioId, kind);
@@ -63,24 +66,35 @@ async function keptOf(sql: Queryable, studioId: string, proposals: readonly Prop
 }
 
 function compareStudio(studio: StudioRecord, { line, values }: Proposal): Compared {
-  const { value, faults } = checkStudio({ ...values, id: studio.id });
+  const { value, faults } = checkStudio({ timeZone: studio.timeZone, ...values, id: studio.id });
   const about = { line, what: 'studio', title: studio.name };
   if (faults) return { report: { ...about, action: 'fault', details: faults.map(({ message }) => message) } };
-  const details = [...(value.name === studio.name ? [] : ['Name']), ...(value.units === studio.units ? [] : ['Units'])];
+  const told = { name: 'Name', units: 'Units', timeZone: 'Time zone' } as const;
+  const keys = Object.keys(told) as (keyof typeof told)[];
+  const details = keys.filter((key) => value[key] !== studio[key]).map((key) => told[key]);
   if (details.length === 0) return { report: { ...about, action: 'same', details } };
   return { report: { ...about, action: 'change', details }, apply: (sql) => changeStudio(sql, value) };
 }
+
+/** What a fitting refers to. */
+const references = [
+  { key: 'clientId', kind: 'clients' },
+  { key: 'shirtId', kind: 'shirts' },
+  { key: 'jacketId', kind: 'jackets' },
+  { key: 'tieId', kind: 'ties' },
+  { key: 'personId', kind: 'people' },
+] as const;
 
 function compareFitting(studio: StudioRecord, { line, values }: Proposal, kept: KeptOf): Compared {
   const { value, faults } = checkKeptFitting(values);
   const about = { line, what: 'fitting', title: typeof values['clientName'] === 'string' ? values['clientName'] : '' };
   if (faults) return { report: { ...about, action: 'fault', details: faults.map(({ message }) => message) } };
-  const missing = (['client', 'shirt', 'jacket', 'tie'] as const).filter((part) => {
-    const id = value[`${part}Id`];
-    return id !== null && !kept.ids.get(`${part}s`)?.has(id);
+  const missing = references.filter(({ key, kind }) => {
+    const id = value[key];
+    return id !== null && !kept.ids.get(kind)?.has(id);
   });
   if (missing.length > 0) {
-    return { report: { ...about, action: 'fault', details: missing.map((part) => `Its ${part} is neither kept nor in the file.`) } };
+    return { report: { ...about, action: 'fault', details: missing.map(({ kind }) => `Its ${kindWords[kind].one} is neither on record nor in the file.`) } };
   }
   if (kept.fittings.has(value.id)) return { report: { ...about, action: 'same', details: [] } };
   return { report: { ...about, action: 'add', details: [] }, apply: (sql) => keepFitting(sql, studio.id, value) };
@@ -93,14 +107,15 @@ function compareRecord<K extends Kind>(
   kept: KeptOf,
   seen: Set<string>,
 ): Compared {
-  const { one, titleOf, fresh } = kinds[kind];
+  const { one } = kindWords[kind];
+  const { fresh } = kinds[kind];
   const given = typeof values['id'] === 'string' && values['id'] !== '' ? values['id'] : undefined;
   const id = given ?? crypto.randomUUID();
   const before = kept.records.get(kind)?.get(id) as RecordOf[K] | undefined;
   const { resolved, faults: unresolved } = resolve(kind, values, kept);
-  const whole: Values = { ...fresh, ...before, ...withMeasures(kind, before, resolved), id, version: before?.version ?? 0 };
+  const whole: Values = { ...fresh, ...before, ...withMeasures(studio, kind, before, resolved), id, version: before?.version ?? 0 };
   const { value, faults } = checkRecord(kind, whole, studio.units);
-  const twice = seen.has(id) ? ['This identifier stands in the file twice.'] : [];
+  const twice = seen.has(id) ? ['This identifier is in the file twice.'] : [];
   seen.add(id);
   const about = { line, what: one, title: titleOf(whole) };
   const wrong = [...twice, ...unresolved, ...(faults ?? []).map(({ message }) => message)];
@@ -124,25 +139,25 @@ function resolve(kind: Kind, values: Values, { ids, titles }: KeptOf): { resolve
   for (const [key, field] of fieldsOf(kind)) {
     const value = values[key];
     if (field.kind !== 'reference' || value === null || value === undefined) continue;
-    const { one, many } = kinds[field.to];
+    const { one, many } = kindWords[field.to];
     if (isNamed(value)) {
       const found = titles.get(field.to)?.get(value.named.toLowerCase()) ?? [];
       resolved[key] = found[0] ?? null;
       if (found.length === 0) faults.push(`${field.label}: no ${one} is called “${value.named}”.`);
-      if (found.length > 1) faults.push(`${field.label}: ${found.length} ${many} are called “${value.named}”; give the identifier.`);
+      if (found.length > 1) faults.push(`${field.label}: ${found.length} ${many} are called “${value.named}”; enter the identifier.`);
     } else if (typeof value === 'string' && isUuid(value) && !ids.get(field.to)?.has(value.toLowerCase())) {
-      faults.push(`${field.label}: this ${one} is neither kept nor in the file.`);
+      faults.push(`${field.label}: this ${one} is neither on record nor in the file.`);
     }
   }
   return { resolved, faults };
 }
 
 /** A table tells the latest measures only; the earlier ones stay as they were kept. */
-function withMeasures(kind: Kind, before: RecordOf[Kind] | undefined, values: Values): Values {
+function withMeasures({ timeZone }: StudioRecord, kind: Kind, before: RecordOf[Kind] | undefined, values: Values): Values {
   if (kind !== 'clients' || !('latest' in values)) return values;
   const { latest, ...rest } = values;
   const history = (before as ClientRecord | undefined)?.measures ?? [];
-  return { ...rest, measures: withLatest(history, latest, new Date().toISOString().slice(0, 10)) };
+  return { ...rest, measures: withLatest(history, latest, dayIn(timeZone)) };
 }
 
 /** Measures in one order, so that only what they say is compared. */

@@ -1,10 +1,11 @@
-import type { TitleOf, Values } from '../../contract/exchange/cells.ts';
+import type { TitleOf, Values } from '../../contract/exchange/column.ts';
 import { writeCsv } from '../../contract/exchange/csv.ts';
 import { type ExchangeFile, exchangeFiles } from '../../contract/exchange/report.ts';
 import { type StudioFile, studioFormat } from '../../contract/exchange/studioFile.ts';
 import { writeVcards } from '../../contract/exchange/vcard.ts';
 import type { Fitting } from '../../contract/fitting.ts';
-import { fieldsOf, kindCodes, kinds } from '../../contract/records/kinds.ts';
+import { fieldsOf } from '../../contract/records/kinds/index.ts';
+import { kindCodes, titleOf } from '../../contract/records/kindWords.ts';
 import type { Kind, RecordOf, StudioRecord } from '../../contract/records/records.ts';
 import { inTransaction, type Queryable, type Sql } from '../database.ts';
 import { everyFitting } from '../fittings.ts';
@@ -17,7 +18,7 @@ export interface ExportedFile {
 
 const types = { csv: 'text/csv; charset=utf-8', vcard: 'text/vcard; charset=utf-8', json: 'application/json; charset=utf-8' } as const;
 
-/** One of the files a studio can be taken out in, all of it from one moment. */
+/** One of the files that a studio is exported in, all of it from one moment. */
 export async function exportFile(sql: Sql, studio: StudioRecord, name: ExchangeFile): Promise<ExportedFile> {
   const file = exchangeFiles[name];
   const text = await inTransaction(sql, async (moment) => {
@@ -45,7 +46,7 @@ async function titlesFor<K extends Kind>(sql: Queryable, studioId: string, kind:
   for (const [key, field] of fieldsOf(kind)) {
     if (field.kind !== 'reference') continue;
     const ids = records.map((record) => (record as unknown as Values)[key]).filter((id): id is string => typeof id === 'string');
-    for (const [id, other] of await recordsById(sql, studioId, field.to, [...new Set(ids)])) titles.set(id, kinds[field.to].titleOf(other));
+    for (const [id, other] of await recordsById(sql, studioId, field.to, [...new Set(ids)])) titles.set(id, titleOf(other));
   }
   return (_, id) => titles.get(id);
 }

@@ -1,14 +1,14 @@
 import { type ExchangeFile, exchangeFiles, type ImportReport, type ReportLine } from '../../contract/exchange/report.ts';
 import type { StudioRecord } from '../../contract/records/records.ts';
-import { inTransaction, type Queryable, type Sql } from '../database.ts';
+import { inTransaction, type Queryable } from '../database.ts';
 import { compareWithKept } from './compare.ts';
 import { proposalsIn } from './proposals.ts';
 
 /**
- * Says what bringing a file in would do, line by line; with `apply`, does it: all of it, or
- * nothing while anything is at fault.
+ * Says what importing a file would do, line by line; with `apply`, does it: all of it, or
+ * nothing while there is an error.
  */
-export async function importFile(sql: Sql, studio: StudioRecord, name: ExchangeFile, text: string, apply: boolean): Promise<ImportReport> {
+export async function importFile(sql: Queryable, studio: StudioRecord, name: ExchangeFile, text: string, apply: boolean): Promise<ImportReport> {
   const { proposals, faults, notes } = proposalsIn(exchangeFiles[name], text);
   return inTransaction(sql, async (transaction) => {
     const compared = await compareWithKept(transaction, studio, proposals);

@@ -2,7 +2,7 @@ import { readCsv } from '../../contract/exchange/csv.ts';
 import type { exchangeFiles } from '../../contract/exchange/report.ts';
 import { readStudioFile } from '../../contract/exchange/studioFile.ts';
 import { readVcards } from '../../contract/exchange/vcard.ts';
-import { kindCodes } from '../../contract/records/kinds.ts';
+import { kindCodes } from '../../contract/records/kindWords.ts';
 import type { Kind } from '../../contract/records/records.ts';
 
 /** What a file proposes to keep, not yet held against what is kept. */
@@ -34,7 +34,7 @@ export function proposalsIn(file: (typeof exchangeFiles)[keyof typeof exchangeFi
         return { proposals: inStudioFile(readStudioFile(text)), faults: [], notes: [] };
     }
   } catch (error) {
-    return { proposals: [], faults: [error instanceof Error ? error.message : 'The file cannot be read.'], notes: [] };
+    return { proposals: [], faults: [error instanceof Error ? error.message : 'The file can’t be read.'], notes: [] };
   }
 }
 

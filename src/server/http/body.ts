@@ -1,25 +1,23 @@
 import { Problem } from './problem.ts';
 
-/** Far more than any request of ours needs. */
-const mostBytes = 256 * 1024;
+/** What an endpoint can take: JSON, or a file as it is. */
+export type Content = 'json' | 'file';
 
-/** Reads a JSON body. Refuses other types, oversized bodies (without reading them through) and broken JSON. */
-export async function readJson(request: Request, most = mostBytes): Promise<unknown> {
-  const type = request.headers.get('content-type') ?? '';
-  if (!/^application\/(json|[\w.-]+\+json)\b/i.test(type)) {
-    throw new Problem(415, 'not-json', 'Send JSON, with the content type application/json.');
-  }
-  const text = await readText(request, most);
-  if (text.trim() === '') throw new Problem(400, 'empty-body', 'The request is empty.');
-  try {
-    return JSON.parse(text) as unknown;
-  } catch {
-    throw new Problem(400, 'bad-json', 'The request is not complete JSON: it may have been cut off on the way.');
-  }
-}
+const types: Readonly<Record<Content, { readonly pattern: RegExp; readonly code: string; readonly message: string }>> = {
+  json: {
+    pattern: /^application\/(json|[\w.-]+\+json)\b/i,
+    code: 'not-json',
+    message: 'Send JSON, with the content type application/json.',
+  },
+  file: {
+    pattern: /^application\/octet-stream\b/i,
+    code: 'not-a-file',
+    message: 'Send the file as it is, with the content type application/octet-stream.',
+  },
+};
 
-/** Reads a body as text (UTF-8), without reading one through that is larger than `most` bytes. */
-export async function readText(request: Request, most: number): Promise<string> {
+/** Reads a body, without reading one through that is larger than `most` bytes. */
+export async function bytesUnderLimit(request: Request, most: number): Promise<Uint8Array> {
   const tooLarge = new Problem(413, 'too-large', `The request is larger than ${most / 1024} kB.`);
   if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLarge;
   const chunks: Uint8Array[] = [];
@@ -31,5 +29,19 @@ export async function readText(request: Request, most: number): Promise<string> 
       chunks.push(chunk);
     }
   }
-  return new TextDecoder().decode(Buffer.concat(chunks));
+  return Buffer.concat(chunks);
+}
+
+/** A body as the endpoint takes it: parsed JSON, or text (UTF-8). Refuses any other type, which a foreign page could send unasked. */
+export function contentOf(content: Content, request: Request, bytes: Uint8Array): unknown {
+  const { pattern, code, message } = types[content];
+  if (!pattern.test(request.headers.get('content-type') ?? '')) throw new Problem(415, code, message);
+  const text = new TextDecoder().decode(bytes);
+  if (content === 'file') return text;
+  if (text.trim() === '') throw new Problem(400, 'empty-body', 'The request is empty.');
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    throw new Problem(400, 'bad-json', 'The request is not complete JSON: it may have been cut off.');
+  }
 }

@@ -25,19 +25,19 @@ export class Problem extends Error {
 
 /** A request whose fields are at fault; all of them at once. */
 export function invalid(faults: readonly Fault[]): Problem {
-  const count = faults.length === 1 ? 'One thing is' : `${faults.length} things are`;
-  return new Problem(400, 'invalid', `${count} not right: ${faults.map(({ message }) => message).join(' ')}`, faults);
+  const count = faults.length === 1 ? '1 error' : `${faults.length} errors`;
+  return new Problem(400, 'invalid', `${count}: ${faults.map(({ message }) => message).join(' ')}`, faults);
 }
 
 export function notFound(what: string): Problem {
-  return new Problem(404, 'not-found', `There is no such ${what}.`);
+  return new Problem(404, 'not-found', `This ${what} was not found.`);
 }
 
 /** A change from a version that is no longer the latest; `current` is the record as it is kept now. */
 export function changedMeanwhile(what: string, current: unknown): Problem {
-  return new Problem(409, changedInBetween, `Someone else changed this ${what} in the meantime. Nothing was overwritten.`, [], current);
+  return new Problem(409, changedInBetween, `Someone else changed this ${what} meanwhile. Nothing was overwritten.`, [], current);
 }
 
 export function nothingAt(url: URL): Problem {
-  return new Problem(404, 'not-found', `There is nothing at ${url.pathname}.`);
+  return new Problem(404, 'not-found', `${url.pathname} was not found.`);
 }

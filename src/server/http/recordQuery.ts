@@ -1,4 +1,4 @@
-import { isKind } from '../../contract/records/kinds.ts';
+import { isKind } from '../../contract/records/kindWords.ts';
 import type { Kind } from '../../contract/records/records.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import type { Wanted } from '../records.ts';
@@ -20,7 +20,7 @@ export function wantedOf(query: URLSearchParams): Wanted {
   const client = query.get('client');
   const wearableBy = query.get('wearableBy');
   const from = query.get('from') ?? '0';
-  if (!/^\d{1,7}$/.test(from)) throw invalid([{ path: 'from', message: `“${from}” is no place in a list.` }]);
+  if (!/^\d{1,7}$/.test(from)) throw invalid([{ path: 'from', message: `“${from}” is not a place in a list.` }]);
   return {
     find: query.get('find') ?? '',
     archived: query.get('archived') === 'true',

@@ -16,7 +16,7 @@ function takenUpUnder(costs: Costs, level: number, noise: number): TakenUp[] {
     [2.4, 4.2].map((thicknessMm) => {
       const tie = { ...referenceTie, thicknessMm };
       const standingMm = 300;
-      const { takeUpMm } = bundleOf(windingOf(knot), tie, { loopMm, standingMm, crossingGapMm: 0 }, costs);
+      const { takeUpMm } = bundleOf(windingOf(knot), tie, { loopMm, standingMm }, costs);
       return { knot, tie, loopMm, standingMm, takeUpMm: level * takeUpMm * (1 + noise * (2 * random() - 1)) };
     }),
   );

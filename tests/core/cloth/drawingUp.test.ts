@@ -4,9 +4,10 @@ import { keepUnderCollar, leafEdgeMm, shirtZMm } from '../../../src/core/cloth/f
 import { centrePanel, KnotPlace, pressToShirt, settle, squeezeBottom } from '../../../src/core/cloth/forces/imposed.ts';
 import { Pull } from '../../../src/core/cloth/forces/pull.ts';
 import { followFreedom, takeAway } from '../../../src/core/cloth/forces/tighten.ts';
-import { activePath, type LooseStrand, standingPath, type Vec3 } from '../../../src/core/cloth/mesh/loosePath.ts';
+import { activePath, type LooseStrand, standingPath } from '../../../src/core/cloth/mesh/loosePath.ts';
 import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh/mesh.ts';
 import { parseKnot } from '../../../src/core/index.ts';
+import type { Vec3 } from '../../../src/core/numeric/vector.ts';
 import { flat, grid, noJitter, twoLayers } from '../../support/layers.ts';
 
 const closed = Number.POSITIVE_INFINITY;

@@ -1,12 +1,13 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { enumerateKnots, formatKnot, knotProperties } from '../../../src/core/index.ts';
-import { isUnknotted, type Point3 } from '../../../src/core/topology/alexander.ts';
+import type { Vec3 } from '../../../src/core/numeric/vector.ts';
+import { isUnknotted } from '../../../src/core/topology/alexander.ts';
 import { bladeStrand } from '../../support/spaceCurve.ts';
 import { provedUnknotted, straightened } from '../../support/straighten.ts';
 
 test('the method tells a trefoil and a figure of eight from a ring', () => {
-  const curve = (at: (t: number) => Point3) => Array.from({ length: 90 }, (_, i) => at((i / 90) * 2 * Math.PI));
+  const curve = (at: (t: number) => Vec3) => Array.from({ length: 90 }, (_, i) => at((i / 90) * 2 * Math.PI));
   assert.ok(isUnknotted(curve((t) => [Math.cos(t), Math.sin(t), 0.3 * Math.sin(2 * t)])));
   assert.ok(!isUnknotted(curve((t) => [Math.sin(t) + 2 * Math.sin(2 * t), Math.cos(t) - 2 * Math.cos(2 * t), -Math.sin(3 * t)])));
   assert.ok(
@@ -15,7 +16,7 @@ test('the method tells a trefoil and a figure of eight from a ring', () => {
 });
 
 test('straightening lets no strand through another: a ring comes out as a triangle, knots never do', () => {
-  const curve = (at: (t: number) => Point3) => Array.from({ length: 60 }, (_, i) => at((i / 60) * 2 * Math.PI));
+  const curve = (at: (t: number) => Vec3) => Array.from({ length: 60 }, (_, i) => at((i / 60) * 2 * Math.PI));
   assert.ok(provedUnknotted(curve((t) => [Math.cos(t), Math.sin(t), 0.3 * Math.sin(2 * t)])));
   // A ring laid into loops that cross one another seven times over and over.
   assert.ok(provedUnknotted(curve((t) => [Math.cos(3 * t) + 0.5 * Math.cos(t), Math.sin(2 * t), t < Math.PI ? t : 2 * Math.PI - t])));

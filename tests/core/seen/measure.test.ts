@@ -2,8 +2,9 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { neckPin, neckRadiusMm, shirtZMm } from '../../../src/core/cloth/forces/body.ts';
 import { measureNormals } from '../../../src/core/cloth/forces/elastic.ts';
-import type { LooseStrand, Part, Vec3 } from '../../../src/core/cloth/mesh/loosePath.ts';
+import type { LooseStrand, Part } from '../../../src/core/cloth/mesh/loosePath.ts';
 import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh/mesh.ts';
+import type { Vec3 } from '../../../src/core/numeric/vector.ts';
 import { measureCloth } from '../../../src/core/seen/measure.ts';
 
 const wideMm = 40;

@@ -1,11 +1,12 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
-import { agree, alexanderAt, isUnknotted, type Point3 } from '../../../src/core/topology/alexander.ts';
+import type { Vec3 } from '../../../src/core/numeric/vector.ts';
+import { agree, alexanderAt, isUnknotted } from '../../../src/core/topology/alexander.ts';
 
 const value = 123_457n;
 const prime = 2n ** 61n - 1n;
-const curve = (at: (t: number) => Point3, points = 120) => Array.from({ length: points }, (_, i) => at((i / points) * 2 * Math.PI));
+const curve = (at: (t: number) => Vec3, points = 120) => Array.from({ length: points }, (_, i) => at((i / points) * 2 * Math.PI));
 const trefoil = curve((t) => [Math.sin(t) + 2 * Math.sin(2 * t), Math.cos(t) - 2 * Math.cos(2 * t), -Math.sin(3 * t)]);
 const figureEight = curve((t) => [(2 + Math.cos(2 * t)) * Math.cos(3 * t), (2 + Math.cos(2 * t)) * Math.sin(3 * t), Math.sin(4 * t)]);
 /** A torus knot: p times round one way and q times the other. */
@@ -41,7 +42,7 @@ test('it does not depend on where one looks from, how large the curve is, or whe
       fc.nat({ max: 119 }),
       (turn, size, first) => {
         const [c, s] = [Math.cos(turn), Math.sin(turn)];
-        const moved = trefoil.map(([x, y, z]): Point3 => [size * (c * x + s * z), size * y + 7, size * (c * z - s * x)]);
+        const moved = trefoil.map(([x, y, z]): Vec3 => [size * (c * x + s * z), size * y + 7, size * (c * z - s * x)]);
         const begun = [...moved.slice(first), ...moved.slice(0, first)];
         assert.ok(agree(alexanderAt(begun, value), expected, value));
         assert.ok(agree(alexanderAt(begun.toReversed(), value), expected, value));

@@ -1,3 +1,4 @@
+import { cross, dot, minus, type Vec3 } from '../../numeric/vector.ts';
 import type { ClothMesh, Strand } from '../mesh/mesh.ts';
 
 /** Parts nearer along the cloth than this are one fold, not two layers, mm. */
@@ -71,9 +72,10 @@ function cellsOf(vertices: readonly number[], at: (v: number, axis: number) => n
 
 /** Whether the segment from v to w meets a triangle (Möller and Trumbore). */
 function passes(v: number, w: number, [a, b, c]: readonly [number, number, number], at: (v: number, axis: number) => number): boolean {
-  const minus = (to: number, from: number) => [at(to, 0) - at(from, 0), at(to, 1) - at(from, 1), at(to, 2) - at(from, 2)] as const;
-  const direction = minus(w, v);
-  const [one, two, off] = [minus(b, a), minus(c, a), minus(v, a)];
+  const place = (vertex: number): Vec3 => [at(vertex, 0), at(vertex, 1), at(vertex, 2)];
+  const [from, corner] = [place(v), place(a)];
+  const direction = minus(place(w), from);
+  const [one, two, off] = [minus(place(b), corner), minus(place(c), corner), minus(from, corner)];
   const side = cross(direction, two);
   const determinant = dot(one, side);
   if (Math.abs(determinant) < 1e-9) return false;
@@ -84,14 +86,4 @@ function passes(v: number, w: number, [a, b, c]: readonly [number, number, numbe
   if (s < 0 || u + s > 1) return false;
   const t = dot(two, other) / determinant;
   return t > 0 && t < 1;
-}
-
-type V = readonly [number, number, number];
-
-function cross(a: V, b: V): V {
-  return [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
-}
-
-function dot(a: V, b: V): number {
-  return a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 }

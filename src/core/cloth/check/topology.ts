@@ -1,22 +1,23 @@
 import type { Knot } from '../../knot/knot.ts';
-import { agree, alexanderAt, type Point3 } from '../../topology/alexander.ts';
+import type { Vec3 } from '../../numeric/vector.ts';
+import { agree, alexanderAt } from '../../topology/alexander.ts';
 import type { ClothMesh, Strand } from '../mesh/mesh.ts';
 
 const values = [123_457n, 987_654_321n] as const;
 /** Where the loop is closed behind the neck, and the tails below, mm. */
-const nape: readonly Point3[] = [
+const nape: readonly Vec3[] = [
   [400, 500, -900],
   [-400, 500, -900],
 ];
-const below: Point3 = [0, -700, 0];
-const far: readonly Point3[] = [
+const below: Vec3 = [0, -700, 0];
+const far: readonly Vec3[] = [
   [8000, -8000, 9000],
   [8000, 8000, 9000],
 ];
 
 /** An end that is hidden under the collar is reached from above, around everything. */
-const aboveCollar: Point3 = [30, 900, -65];
-const besideAll: readonly Point3[] = [
+const aboveCollar: Vec3 = [30, 900, -65];
+const besideAll: readonly Vec3[] = [
   [4000, -700, 0],
   [4000, 900, -65],
 ];
@@ -38,9 +39,9 @@ export function sameKnot(one: KnotPrint, other: KnotPrint): boolean {
   return one.every((value, i) => agree(value, other[i] ?? 0n, values[i % values.length] ?? 2n));
 }
 
-function centreline({ position: p, columns }: ClothMesh, { first, rows }: Strand): Point3[] {
+function centreline({ position: p, columns }: ClothMesh, { first, rows }: Strand): Vec3[] {
   const middle = Math.floor(columns / 2);
-  return Array.from({ length: rows }, (_, row): Point3 => {
+  return Array.from({ length: rows }, (_, row): Vec3 => {
     const i = 3 * (first + row * columns + middle);
     return [p[i] ?? 0, p[i + 1] ?? 0, p[i + 2] ?? 0];
   });

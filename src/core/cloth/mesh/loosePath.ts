@@ -1,11 +1,10 @@
 import type { Knot, Region, Spoke } from '../../knot/knot.ts';
 import { passesOf } from '../../knot/passes.ts';
+import { minus, size, unit, type Vec3 } from '../../numeric/vector.ts';
 
 /** Which part of the knot a row of cloth is in; folds and hands treat each of them in its own way. */
 export const parts = ['arm', 'turn', 'throat', 'band', 'top', 'tuck', 'hang'] as const;
 export type Part = (typeof parts)[number];
-
-export type Vec3 = readonly [x: number, y: number, z: number];
 
 /** A strand laid loosely: mm, x toward the wearer's right, y up, z out of his chest. */
 export interface LooseStrand {
@@ -109,8 +108,8 @@ class Path implements LooseStrand {
   }
 
   straight(from: Vec3, to: Vec3, part: Part, normal?: Vec3): void {
-    const steps = Math.max(1, Math.round(distance(from, to) / straightStepMm));
-    for (let i = this.points.length > 0 && distance(from, this.points.at(-1) ?? to) < 1e-9 ? 1 : 0; i <= steps; i++) {
+    const steps = Math.max(1, Math.round(size(minus(from, to)) / straightStepMm));
+    for (let i = this.points.length > 0 && size(minus(from, this.points.at(-1) ?? to)) < 1e-9 ? 1 : 0; i <= steps; i++) {
       const share = i / steps;
       this.add(
         [0, 1, 2].map((axis) => (from[axis] ?? 0) + ((to[axis] ?? 0) - (from[axis] ?? 0)) * share) as unknown as Vec3,
@@ -120,15 +119,6 @@ class Path implements LooseStrand {
       );
     }
   }
-}
-
-function distance(a: Vec3, b: Vec3): number {
-  return Math.sqrt((a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2 + (a[2] - b[2]) ** 2);
-}
-
-function unit([x, y, z]: Vec3): Vec3 {
-  const length = Math.sqrt(x * x + y * y + z * z) || 1;
-  return [x / length, y / length, z / length];
 }
 
 /** The same angle between −180° and 180°, however often the strand has gone round. */

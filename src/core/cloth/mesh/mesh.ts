@@ -1,4 +1,5 @@
-import type { LooseStrand, Part, Vec3 } from './loosePath.ts';
+import { cross, minus, size, unit, type Vec3 } from '../../numeric/vector.ts';
+import type { LooseStrand, Part } from './loosePath.ts';
 
 /** One strip of cloth in a mesh: where its vertices start, and how it lies along the tie. */
 export interface Strand {
@@ -146,21 +147,4 @@ function resample({ points, normals, parts, moves }: LooseStrand, stepMm: number
     result.moves.push(moves[near] ?? 0);
   }
   return result;
-}
-
-function minus(a: Vec3, b: Vec3): Vec3 {
-  return [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
-}
-
-function cross(a: Vec3, b: Vec3): Vec3 {
-  return [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
-}
-
-function size([x, y, z]: Vec3): number {
-  return Math.sqrt(x * x + y * y + z * z);
-}
-
-function unit(v: Vec3): Vec3 {
-  const length = size(v) || 1;
-  return [v[0] / length, v[1] / length, v[2] / length];
 }

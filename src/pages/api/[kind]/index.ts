@@ -1,24 +1,21 @@
 import { checkRecord } from '../../../contract/records/checkRecord.ts';
-import { database } from '../../../server/database.ts';
-import { readJson } from '../../../server/http/body.ts';
-import { endpoint, json } from '../../../server/http/endpoint.ts';
+import { json, studioEndpoint } from '../../../server/http/endpoint.ts';
 import { invalid } from '../../../server/http/problem.ts';
 import { kindOf, unitsOf, wantedOf } from '../../../server/http/recordQuery.ts';
 import { addRecord, listRecords } from '../../../server/records.ts';
-import { theStudio } from '../../../server/studios.ts';
 
-/** A page of clients, shirts, jackets, ties, squares or outfits: `find`, `client`, `archived`, `from`. */
-export const GET = endpoint(async ({ params, url }) => {
-  const kind = kindOf(params['kind'], url);
-  const sql = database();
-  return listRecords(sql, (await theStudio(sql)).id, kind, wantedOf(url.searchParams));
-});
+/** A page of records of a kind: `find`, `client`, `archived`, `from`. */
+export const GET = studioEndpoint(({ params, url, sql, studio }) =>
+  listRecords(sql, studio.id, kindOf(params['kind'], url), wantedOf(url.searchParams)),
+);
 
 /** Adds a record; the same id sent again is the same record. */
-export const POST = endpoint(async ({ params, url, request }) => {
-  const kind = kindOf(params['kind'], url);
-  const { value, faults } = checkRecord(kind, await readJson(request), unitsOf(url.searchParams));
-  if (faults) throw invalid(faults);
-  const sql = database();
-  return json(await addRecord(sql, (await theStudio(sql)).id, kind, value), 201);
-});
+export const POST = studioEndpoint(
+  async ({ params, url, body, sql, studio }) => {
+    const kind = kindOf(params['kind'], url);
+    const { value, faults } = checkRecord(kind, body, unitsOf(url.searchParams));
+    if (faults) throw invalid(faults);
+    return json(await addRecord(sql, studio.id, kind, value), 201);
+  },
+  { content: 'json' },
+);

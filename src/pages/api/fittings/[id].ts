@@ -1,10 +1,5 @@
-import { database } from '../../../server/database.ts';
 import { findFitting } from '../../../server/fittings.ts';
-import { endpoint } from '../../../server/http/endpoint.ts';
-import { theStudio } from '../../../server/studios.ts';
+import { studioEndpoint } from '../../../server/http/endpoint.ts';
 
 /** One fitting, with the inputs and the answer it was saved with. */
-export const GET = endpoint(async ({ params }) => {
-  const sql = database();
-  return findFitting(sql, (await theStudio(sql)).id, params['id'] ?? '');
-});
+export const GET = studioEndpoint(({ params, sql, studio }) => findFitting(sql, studio.id, params['id'] ?? ''));

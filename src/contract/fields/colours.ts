@@ -1,0 +1,23 @@
+import Joi from 'joi';
+import { mostTieColours, someColour } from '../atoms.ts';
+import { column, spaced, words } from '../exchange/column.ts';
+import { type FieldKind, listed } from './fieldKind.ts';
+
+/** A fabric's colours, the ground first; none where they were never entered. */
+export interface ColoursField {
+  readonly kind: 'colours';
+  readonly label: string;
+}
+
+export const coloursKind: FieldKind<ColoursField> = {
+  check: ({ label }) =>
+    Joi.array()
+      .items(someColour)
+      .max(mostTieColours)
+      .default([])
+      .messages({ 'array.base': `${label} must be a list.`, 'array.max': `Enter at most ${mostTieColours} colours.` }),
+  columns: (name, key, { label }) => [
+    column(name, key, `${label}, #rrggbb, the ground first, spaces between`, spaced, (cell) => words(cell.toLowerCase())),
+  ],
+  say: (_, value) => listed(value, (colour) => colour),
+};

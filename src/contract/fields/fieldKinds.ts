@@ -1,0 +1,36 @@
+import { buttonsKind } from './buttons.ts';
+import { choiceKind } from './choice.ts';
+import { choicesKind } from './choices.ts';
+import { colourKind } from './colour.ts';
+import { coloursKind } from './colours.ts';
+import type { Field, FieldOf } from './field.ts';
+import type { FieldKind } from './fieldKind.ts';
+import { flagKind } from './flag.ts';
+import { knotKind } from './knot.ts';
+import { lengthKind } from './length.ts';
+import { profileKind } from './profile.ts';
+import { referenceKind } from './reference.ts';
+import { sharesKind } from './shares.ts';
+import { takenKind } from './taken.ts';
+import { textKind } from './text.ts';
+
+const fieldKinds: { readonly [K in Field['kind']]: FieldKind<FieldOf<K>> } = {
+  text: textKind,
+  length: lengthKind,
+  buttons: buttonsKind,
+  choice: choiceKind,
+  choices: choicesKind,
+  flag: flagKind,
+  colour: colourKind,
+  colours: coloursKind,
+  shares: sharesKind,
+  reference: referenceKind,
+  knot: knotKind,
+  taken: takenKind,
+  profile: profileKind,
+};
+
+/** What is particular to a field's kind. */
+export function kindOf(field: Field): FieldKind<Field> {
+  return fieldKinds[field.kind] as FieldKind<Field>;
+}

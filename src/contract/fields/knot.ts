@@ -1,0 +1,25 @@
+import Joi from 'joi';
+import { namedWord } from '../../core/knot/names.ts';
+import { column, emptyIsNull, plain } from '../exchange/column.ts';
+import { canonicalMoves } from '../knotMoves.ts';
+import type { FieldKind } from './fieldKind.ts';
+
+/** A knot by its canonical moves; `null` for none. */
+export interface KnotField {
+  readonly kind: 'knot';
+  readonly label: string;
+  readonly required?: true;
+}
+
+export const knotKind: FieldKind<KnotField> = {
+  check: ({ label, required }) => {
+    const enter = `${label}: enter its moves, as Li Ro Li Co T, or its name.`;
+    return required
+      ? Joi.string().required().custom(canonicalMoves).messages({ 'any.required': enter, 'string.base': enter, 'string.empty': enter })
+      : Joi.string().allow(null).default(null).custom(canonicalMoves);
+  },
+  columns: (name, key, { label }) => [
+    column(name, key, `${label}: its moves in the wearer’s mirror, blade on the right, as Li Ro Li Co T; empty for none`, plain, emptyIsNull),
+  ],
+  say: (_, value) => namedWord(String(value))?.names[0] ?? String(value),
+};

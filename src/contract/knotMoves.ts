@@ -1,0 +1,13 @@
+import type Joi from 'joi';
+import { formatKnot, KnotWordError, parseKnot } from '../core/index.ts';
+
+/** Reads a knot’s moves and keeps them in their canonical form; what is no knot is told why. */
+export function canonicalMoves(moves: string | null, helpers: Joi.CustomHelpers): unknown {
+  if (moves === null) return null;
+  try {
+    return formatKnot(parseKnot(moves));
+  } catch (error) {
+    if (error instanceof KnotWordError) return helpers.message({ custom: `“${moves}” is not a knot: ${error.message}` });
+    throw error;
+  }
+}

@@ -1,0 +1,7 @@
+import { type KindOf, nameField, noteField } from './kindOf.ts';
+
+/** What the studio itself calls a knot. */
+export const namings: KindOf<'namings'> = {
+  fields: { label: nameField, word: { kind: 'knot', label: 'Knot', required: true }, note: noteField },
+  fresh: { label: '', note: '', word: '' },
+};

@@ -1,0 +1,34 @@
+import { measures } from '../../../core/measures/measures.ts';
+import { dressCodes } from '../records.ts';
+import { type KindOf, line, nameField, noteField } from './kindOf.ts';
+
+export const outfits: KindOf<'outfits'> = {
+  fields: {
+    label: nameField,
+    clientId: { kind: 'reference', label: 'Client', to: 'clients' },
+    shirtId: { kind: 'reference', label: 'Shirt', to: 'shirts' },
+    jacketId: { kind: 'reference', label: 'Jacket', to: 'jackets', optional: 'no jacket' },
+    squareId: { kind: 'reference', label: 'Pocket square', to: 'squares', optional: 'none' },
+    occasion: line('Occasion'),
+    dressRule: { kind: 'choice', label: 'Dress code', choices: dressCodes },
+    beltLineMm: {
+      kind: 'length',
+      measure: { ...measures.client.frontDropMm, label: 'Collar button to belt, in these trousers' },
+      optional: true,
+    },
+    beltHeightMm: { kind: 'length', measure: measures.client.beltHeightMm, optional: true },
+    note: noteField,
+  },
+  fresh: {
+    label: '',
+    clientId: '',
+    note: '',
+    shirtId: '',
+    jacketId: null,
+    squareId: null,
+    occasion: '',
+    dressRule: 'business',
+    beltLineMm: null,
+    beltHeightMm: null,
+  },
+};

@@ -4,19 +4,22 @@ import { join } from 'node:path';
 import { checkFittingDraft } from '../../src/contract/fitting.ts';
 import { planClient, planShirt } from '../../src/contract/records/asWorn.ts';
 import { checkRecord } from '../../src/contract/records/checkRecord.ts';
-import { fieldsOf, kindCodes, kinds } from '../../src/contract/records/kinds.ts';
+import { fieldsOf, kinds } from '../../src/contract/records/kinds/index.ts';
+import { kindCodes, kindWords } from '../../src/contract/records/kindWords.ts';
 import type { Kind, RecordOf, StudioRecord } from '../../src/contract/records/records.ts';
+import { aimOn } from '../../src/core/plan/aims.ts';
 import { inTransaction, type Queryable, type Sql } from '../../src/server/database.ts';
 import { saveFitting } from '../../src/server/fittings.ts';
 import { addRecord, findRecord } from '../../src/server/records.ts';
 import { createStudio } from '../../src/server/studios.ts';
 
-/** A demo record by what is particular to it. References are written as the other record's key. */
+/** A demo record by what is particular to it. References are written as the other record’s key. */
 type Line = Readonly<Record<string, unknown>> & { readonly key: string };
 
 interface FittingLine {
   readonly key: string;
   readonly client: string;
+  readonly person: string;
   readonly shirt: string;
   readonly jacket: string;
   readonly tie: string;
@@ -55,13 +58,14 @@ function demoRecord<K extends Kind>(kind: K, { key, ...line }: Line): RecordOf[K
     { ...kinds[kind].fresh, ...line, ...Object.fromEntries(references), id: idOf(kind, key) },
     'cm',
   );
-  if (faults) throw new Error(`The demo ${kinds[kind].one} “${key}”: ${faults.map(({ message }) => message).join(' ')}`);
+  if (faults) throw new Error(`The demo ${kindWords[kind].one} “${key}”: ${faults.map(({ message }) => message).join(' ')}`);
   return value;
 }
 
 async function fit(sql: Queryable, studio: StudioRecord, line: FittingLine): Promise<void> {
   const find = <K extends Kind>(kind: K, key: string) => findRecord(sql, studio.id, kind, idOf(kind, key));
   const client = await find('clients', line.client);
+  const person = await find('people', line.person);
   const shirt = await find('shirts', line.shirt);
   const jacket = await find('jackets', line.jacket);
   const tie = await find('ties', line.tie);
@@ -76,12 +80,12 @@ async function fit(sql: Queryable, studio: StudioRecord, line: FittingLine): Pro
     jacketLabel: jacket.label,
     tieLabel: tie.label,
     cloth: { tie: tie.colours, shirt: shirt.colour, jacket: jacket.colour },
-    question: { client: planClient(client), shirt: planShirt(shirt), jacket, tie, units: studio.units },
+    question: { client: planClient(client, undefined, person), shirt: planShirt(shirt), jacket, tie, aim: aimOn(client.aim, client.beltHeightMm), units: studio.units },
     knot: line.knot,
     note: line.note,
   });
   if (faults) throw new Error(`The demo fitting “${line.key}”: ${faults.map(({ message }) => message).join(' ')}`);
-  await saveFitting(sql, studio.id, value, new Date(line.at));
+  await saveFitting(sql, studio.id, value, person, new Date(line.at));
 }
 
 function read<T>(name: string): T {

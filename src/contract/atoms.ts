@@ -4,8 +4,6 @@ import { lengthOf, type Say } from './lengths.ts';
 
 /** The smallest checks, each worded once. */
 
-export const mostTieColours = 4;
-
 export const someColour = Joi.string()
   .pattern(/^#[0-9a-f]{6}$/)
   .messages({

@@ -1,7 +1,8 @@
 import Joi from 'joi';
 import type { KnotPlan, PlanQuestion, PlanRequest, SetEnd } from '../core/index.ts';
 import { wordPattern } from '../core/knot/format.ts';
-import { someColour as colour, identifier as id, title as label, mostTieColours } from './atoms.ts';
+import { mostColours } from '../core/measures/measures.ts';
+import { someColour as colour, identifier as id, title as label } from './atoms.ts';
 import { type Checked, check } from './check.ts';
 import { answerVersion, broughtUp } from './keptAnswer.ts';
 import { checkPlanQuestion } from './planQuestion.ts';
@@ -69,7 +70,7 @@ const draftFields = {
   jacketLabel: label('The jacket’s name', longestLine).optional().allow(null).default(null),
   tieLabel: label('The tie’s name', longestLine),
   cloth: Joi.object({
-    tie: Joi.array().items(colour).max(mostTieColours).required(),
+    tie: Joi.array().items(colour).max(mostColours).required(),
     shirt: colour.allow(null).default(null),
     jacket: colour.allow(null).default(null),
   }).required(),

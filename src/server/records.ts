@@ -1,19 +1,12 @@
+import type { ListWanted } from '../contract/answerKeys.ts';
 import { fieldsOf } from '../contract/records/kinds/index.ts';
 import { kindWords } from '../contract/records/kindWords.ts';
 import { type ClientRecord, type Kind, type Page, pageSize, type RecordOf, type TakenMeasure } from '../contract/records/records.ts';
 import { brokenConstraint, inTransaction, isUuid, type Queryable } from './database.ts';
 import { changedMeanwhile, invalid, notFound } from './http/problem.ts';
 
-/** What of a list is wanted. */
-export interface Wanted {
-  /** Words that must all be found. */
-  readonly find?: string;
-  /** Only what belongs to this client; `null` for the studio's own. */
-  readonly clientId?: string | null;
-  /** Only what this client can wear: their own and the studio's. */
-  readonly wearableBy?: string;
-  readonly archived?: boolean;
-  readonly from?: number;
+/** What of a list is wanted; `find` are words that must all be found. */
+export interface Wanted extends ListWanted {
   /** As many as a page holds unless said otherwise. */
   readonly most?: number;
 }

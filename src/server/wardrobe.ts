@@ -23,7 +23,7 @@ export async function wardrobe({ sql, studio, person }: Pick<Asked, 'sql' | 'stu
     worn('ties'),
     worn('squares'),
   ]);
-  return { studio, person, client, outfits, shirts, jackets, ties, squares };
+  return { studio: { ...studio, person }, client, outfits, shirts, jackets, ties, squares };
 }
 
 async function clientAtHand(sql: Queryable, studioId: string): Promise<ClientRecord | null> {

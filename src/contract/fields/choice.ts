@@ -9,6 +9,8 @@ export interface ChoiceField {
   readonly choices: Choices;
   /** What no choice at all is called, where there need not be one. */
   readonly optional?: string;
+  /** Whether the codes are knots' canonical moves. */
+  readonly ofKnots?: true;
 }
 
 export const choiceKind: FieldKind<ChoiceField> = {

@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { mostTieColours, someColour } from '../atoms.ts';
+import { mostColours } from '../../core/measures/measures.ts';
+import { someColour } from '../atoms.ts';
 import { column, spaced, words } from '../exchange/column.ts';
 import { type FieldKind, listed } from './fieldKind.ts';
 
@@ -13,9 +14,9 @@ export const coloursKind: FieldKind<ColoursField> = {
   check: ({ label }) =>
     Joi.array()
       .items(someColour)
-      .max(mostTieColours)
+      .max(mostColours)
       .default([])
-      .messages({ 'array.base': `${label} must be a list.`, 'array.max': `Enter at most ${mostTieColours} colours.` }),
+      .messages({ 'array.base': `${label} must be a list.`, 'array.max': `Enter at most ${mostColours} colours.` }),
   columns: (name, key, { label }) => [
     column(name, key, `${label}, #rrggbb, the ground first, spaces between`, spaced, (cell) => words(cell.toLowerCase())),
   ],

@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { namedWord } from '../../core/knot/names.ts';
+import { parseKnot } from '../../core/index.ts';
+import { knotTitle } from '../../core/knot/code.ts';
 import { column, emptyIsNull, plain } from '../exchange/column.ts';
 import { canonicalMoves } from '../knotMoves.ts';
 import type { FieldKind } from './fieldKind.ts';
@@ -21,5 +22,11 @@ export const knotKind: FieldKind<KnotField> = {
   columns: (name, key, { label }) => [
     column(name, key, `${label}: its moves in the wearer’s mirror, blade on the right, as Li Ro Li Co T; empty for none`, plain, emptyIsNull),
   ],
-  say: (_, value) => namedWord(String(value))?.names[0] ?? String(value),
+  say: (_, value) => {
+    try {
+      return knotTitle(parseKnot(String(value)));
+    } catch {
+      return String(value);
+    }
+  },
 };

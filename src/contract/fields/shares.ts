@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { mostTieColours } from '../atoms.ts';
+import { mostColours } from '../../core/measures/measures.ts';
 import { column, readNumber, spaced, words } from '../exchange/column.ts';
 import { type FieldKind, listed } from './fieldKind.ts';
 
@@ -17,7 +17,7 @@ export const sharesKind: FieldKind<SharesField> = {
     Joi.array()
       .items(Joi.number().integer().min(1).max(100).messages({ '*': wholeShare }))
       .min(1)
-      .max(mostTieColours)
+      .max(mostColours)
       .allow(null)
       .default(null)
       .custom((shares: number[] | null, helpers) =>

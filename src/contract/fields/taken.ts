@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { takings } from '../../core/body/frontDrop.ts';
 import { measures } from '../../core/measures/measures.ts';
 import { oneOf } from '../atoms.ts';
+import { sayDay } from '../days.ts';
 import { type Column, plain, readNumber, type Values } from '../exchange/column.ts';
 import { lengthOf, type Say } from '../lengths.ts';
 import { latest } from '../records/asWorn.ts';
@@ -48,7 +49,7 @@ export const takenKind: FieldKind<TakenField> = {
 /** One taking: what, how much, how and when. */
 export function sayTaken({ measure, mm, how, takenOn }: TakenMeasure, say: Say): string {
   const { label, fineness } = measures.client[measure] as { label: string; fineness?: 'stature' };
-  return `${label} ${typeof mm === 'number' ? say(mm, fineness) : mm} ${takings[how].label}, ${takenOn}`;
+  return `${label} ${typeof mm === 'number' ? say(mm, fineness) : mm} ${takings[how].label}, ${sayDay(takenOn, 'UTC')}`;
 }
 
 /** The latest taking in three columns; earlier ones stay in the studio's own file. */

@@ -18,6 +18,11 @@ export interface StudioRecord {
   readonly timeZone: string;
 }
 
+/** The studio as a device sees it: with who is dressing there. */
+export interface StudioSeen extends StudioRecord {
+  readonly person: PersonRecord | null;
+}
+
 /** Every record can be archived and restored, and counts its changes, so that two people never overwrite each other. */
 export interface Kept {
   readonly id: string;
@@ -139,9 +144,7 @@ export interface OutfitRecord extends Kept {
 
 /** Everything one client can be dressed from: the client's own and the studio's, without what was archived. */
 export interface Wardrobe {
-  readonly studio: StudioRecord;
-  /** Who is dressing, on this device. */
-  readonly person: PersonRecord | null;
+  readonly studio: StudioSeen;
   readonly client: ClientRecord | null;
   readonly outfits: readonly OutfitRecord[];
   readonly shirts: readonly ShirtRecord[];

@@ -51,7 +51,7 @@ const bendLengthMm = 5;
 const standingIsStiffer = 1.3;
 /** The lower end of what is below the knot hangs free of it from here, mm. */
 const freeBelowMm = 4;
-/** Shares of all steps: over which the wearer comes near, then his collar is laid over; and from which the dimple is. */
+/** Shares of all steps: over which the wearer comes near, then the collar is laid over; and from which the dimple is. */
 const nearFrom = 0.02;
 const nearTo = 0.3;
 const coveredTo = 0.5;

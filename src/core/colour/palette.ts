@@ -1,4 +1,5 @@
 import { converter, formatHex } from 'culori';
+import { kmeans } from 'ml-kmeans';
 import type { ColourShare } from './cloth.ts';
 import { colourDifference, type Lab } from './compare.ts';
 
@@ -33,13 +34,6 @@ export function paletteOf(pixels: Uint8ClampedArray, most = 4): ColourShare[] {
   }));
 }
 
-/** Shares in whole hundredths that make up 100. */
-export function inHundredths(shares: readonly ColourShare[]): number[] {
-  const parts = shares.map(({ share }) => Math.max(1, Math.round(share * 100)));
-  const rest = 100 - parts.reduce((sum, part) => sum + part, 0);
-  return parts.map((part, i) => (i === 0 ? part + rest : part));
-}
-
 function sampled(pixels: Uint8ClampedArray): Lab[] {
   const count = Math.floor(pixels.length / 4);
   const step = Math.max(1, Math.floor(count / mostSamples));
@@ -68,24 +62,15 @@ function distance2(one: Lab, other: Lab): number {
 }
 
 function cluster(samples: readonly Lab[]): Cluster[] {
-  let centres = farthestFirst(samples);
-  let counts: number[] = [];
-  for (let round = 0; round < rounds; round += 1) {
-    const sums = centres.map(() => ({ lightness: 0, a: 0, b: 0, count: 0 }));
-    for (const sample of samples) {
-      const sum = sums[nearest(centres, sample)];
-      if (!sum) continue;
-      sum.lightness += sample.lightness;
-      sum.a += sample.a;
-      sum.b += sample.b;
-      sum.count += 1;
-    }
-    centres = sums.map(({ lightness, a, b, count }, i) =>
-      count > 0 ? { lightness: lightness / count, a: a / count, b: b / count } : (centres[i] as Lab),
-    );
-    counts = sums.map(({ count }) => count);
-  }
-  return centres.map((centre, i) => ({ centre, count: counts[i] ?? 0 }));
+  const centres = farthestFirst(samples);
+  const { clusters: of, centroids } = kmeans(samples.map(asPoint), centres.length, { initialization: centres.map(asPoint), maxIterations: rounds });
+  const counts = new Array<number>(centroids.length).fill(0);
+  for (const at of of) counts[at] = (counts[at] ?? 0) + 1;
+  return centroids.map(([lightness = 0, a = 0, b = 0], i) => ({ centre: { lightness, a, b }, count: counts[i] ?? 0 }));
+}
+
+function asPoint({ lightness, a, b }: Lab): number[] {
+  return [lightness, a, b];
 }
 
 function farthestFirst(samples: readonly Lab[]): Lab[] {
@@ -103,19 +88,6 @@ function farthestFirst(samples: readonly Lab[]): Lab[] {
     });
   }
   return centres;
-}
-
-function nearest(centres: readonly Lab[], sample: Lab): number {
-  let best = 0;
-  let least = Number.POSITIVE_INFINITY;
-  centres.forEach((centre, i) => {
-    const d = distance2(centre, sample);
-    if (d < least) {
-      least = d;
-      best = i;
-    }
-  });
-  return best;
 }
 
 /** Puts near colours together, the larger taking the smaller in, until all stand apart; most of the cloth first. */

@@ -35,7 +35,7 @@ export interface LooseTurns {
 /** Two fingers side by side. */
 export const twoFingersMm = 36;
 
-/** A knot in the canonical frame: wearer's own view, the active end starting on his right. */
+/** A knot in the canonical frame: wearer's own view, the active end starting on the wearer's right. */
 export interface Knot {
   readonly moves: readonly Move[];
   readonly active: ActiveEnd;

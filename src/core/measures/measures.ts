@@ -84,3 +84,6 @@ export const mostButtons = 12;
 
 /** Widths measured along a tie, between blade and tail. */
 export const mostWidths = 12;
+
+/** Colours told of one fabric, the ground among them. */
+export const mostColours = 4;

@@ -15,8 +15,8 @@ interface NamedAim extends Aim {
 /** The aims people name. All but the belt's edge are aimed at the middle of what is right. */
 export const aims = {
   'finger-above': { label: 'a finger above the belt', beltShare: 0, beltShareAround: 0, offsetMm: -12, aboveMm: 13, belowMm: 12 },
-  'belt-top': { label: 'top edge of the belt', beltShare: 0, beltShareAround: 0, offsetMm: 0, aboveMm: 25, belowMm: 0 },
-  'belt-middle': { label: 'middle of the belt', beltShare: 0.5, beltShareAround: 0, offsetMm: 0, aboveMm: 18, belowMm: 17 },
+  'belt-top': { label: 'the top edge of the belt', beltShare: 0, beltShareAround: 0, offsetMm: 0, aboveMm: 25, belowMm: 0 },
+  'belt-middle': { label: 'the middle of the belt', beltShare: 0.5, beltShareAround: 0, offsetMm: 0, aboveMm: 18, belowMm: 17 },
   buckle: { label: 'anywhere on the buckle', beltShare: 0.5, beltShareAround: 0.5, offsetMm: 0, aboveMm: 0, belowMm: 0 },
   'navel-to-buckle': { label: 'between navel and buckle', beltShare: 0, beltShareAround: 0, offsetMm: -6, aboveMm: 31, belowMm: 31 },
   hidden: { label: 'anywhere under the waistcoat', beltShare: 0, beltShareAround: 0, offsetMm: -75, aboveMm: 75, belowMm: 75 },

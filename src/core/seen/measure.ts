@@ -2,7 +2,7 @@ import { neckRadiusMm, shirtZMm } from '../cloth/forces/body.ts';
 import type { ClothMesh, Strand } from '../cloth/mesh/mesh.ts';
 import { frontPart } from './front.ts';
 
-/** What is read off a knot tied in cloth, mm and degrees; sides are the wearer's own, in his mirror. */
+/** What is read off a knot tied in cloth, mm and degrees; sides are the wearer's own, as in a mirror. */
 export interface ClothMeasures {
   /** Cloth that both strands take up: what they hold between their ends less the straight ways, over the neck to the collar button and from there. */
   readonly takeUpMm: number;

@@ -3,9 +3,9 @@ import { simulatedStances } from './simulatedStances.ts';
 
 /** How the front of a knot stands, degrees; the working end having started on the wearer's right. */
 export interface Stance {
-  /** Of the front band against level: positive where it rises to his right. */
+  /** Of the front band against level: positive where it rises to the wearer's right. */
   readonly tiltDeg: number;
-  /** Of the line from the middle of its bottom to the middle of its widest against upright: positive toward his right. */
+  /** Of the line from the middle of its bottom to the middle of its widest against upright: positive toward the wearer's right. */
   readonly overhangDeg: number;
 }
 

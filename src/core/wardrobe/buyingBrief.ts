@@ -42,10 +42,12 @@ export interface BuyingBrief {
   readonly blades: readonly number[];
   readonly thicknesses: readonly number[];
   readonly cells: readonly BriefCell[];
+  /** How far it was searched: a range that reaches so far may reach farther. */
+  readonly searched: Readonly<Record<'bladeMm' | 'thicknessMm' | 'lengthMm', LengthRange>>;
   readonly bladeMm: LengthRange | undefined;
   readonly thicknessMm: LengthRange | undefined;
   readonly lengthMm: LengthRange | undefined;
-  /** CIELAB lightness the tie should have at most, to be clearly darker than the shirt; `undefined` where none is. */
+  /** CIELAB lightness the tie should have at most, to be clearly darker than the shirt; `undefined` where none is, or the shirt's colour was never entered. */
   readonly darkestOfLight: number | undefined;
   /** And at least, to be clearly lighter. */
   readonly lightestOfDark: number | undefined;
@@ -56,6 +58,12 @@ const blades = steps(42, 108, 3);
 const thicknesses = steps(1.5, 5.5, 0.25);
 /** Lengths that shops have. */
 const lengths = steps(1150, 1750, 40);
+
+const searched = { bladeMm: ends(blades), thicknessMm: ends(thicknesses), lengthMm: ends(lengths) };
+
+function ends(all: readonly number[]): LengthRange {
+  return { min: Math.min(...all), max: Math.max(...all) };
+}
 
 /**
  * The widths, thicknesses, lengths and lightnesses of tie that would serve an outfit, by searching
@@ -81,16 +89,17 @@ export function buyingBrief(outfit: Outfit): BuyingBrief {
   );
 
   const good = cells.filter(({ lengthMm }) => lengthMm !== undefined);
-  const { lightness } = labOf(outfit.shirtColour);
+  const lightness = outfit.shirtColour === null ? undefined : labOf(outfit.shirtColour).lightness;
   return {
     blades,
     thicknesses,
     cells,
+    searched,
     bladeMm: span(good.map(({ bladeMm }) => ({ min: bladeMm, max: bladeMm }))),
     thicknessMm: span(good.map(({ thicknessMm }) => ({ min: thicknessMm, max: thicknessMm }))),
     lengthMm: span(good.flatMap((cell) => cell.lengthMm ?? [])),
-    darkestOfLight: lightness - clearContrast > 0 ? lightness - clearContrast : undefined,
-    lightestOfDark: lightness + clearContrast < 100 ? lightness + clearContrast : undefined,
+    darkestOfLight: lightness !== undefined && lightness - clearContrast > 0 ? lightness - clearContrast : undefined,
+    lightestOfDark: lightness !== undefined && lightness + clearContrast < 100 ? lightness + clearContrast : undefined,
   };
 
   /** The lengths at which a knot can be worn, goes through the keeper and fills the collar. */

@@ -11,8 +11,9 @@ const readings: Readonly<Record<ContrastReading, { readonly score: number; reado
 
 const undertones = { warmer: '; warmer in tone', cooler: '; cooler in tone', alike: '' } as const;
 
-/** The tie's colours against the shirt, in words. */
-export function judgeColour(cloth: ColouredCloth, shirtColour: string): Judgement & { readonly colours: TieOnShirt } {
+/** The tie's colours against the shirt, in words; `undefined` where either was never entered. */
+export function judgeColour(cloth: ColouredCloth, shirtColour: string | null): (Judgement & { readonly colours: TieOnShirt }) | undefined {
+  if (shirtColour === null || cloth.colours.length === 0) return undefined;
   const colours = tieOnShirt(cloth, shirtColour);
   const { score, verdict, text } = readings[colours.reading];
   return { score, verdict, text: `${text}${undertones[colours.undertone]}.`, colours };

@@ -11,11 +11,11 @@ import { judgeColour } from './colourCriterion.ts';
 /** A client dressed but for the tie. */
 export interface Outfit {
   readonly question: Omit<PlanQuestion, 'tie'>;
-  /** `#rrggbb`. */
-  readonly shirtColour: string;
+  /** `#rrggbb`; `null` where it was never entered, and colour is not judged. */
+  readonly shirtColour: string | null;
 }
 
-/** A tie in its cloth. */
+/** A tie in its colours; none where they were never entered. */
 export type ColouredTie = Tie & ColouredCloth;
 
 /** What speaks for and against one tie with one outfit. */
@@ -29,11 +29,12 @@ export interface TieJudgement {
   readonly asked: number;
   /** Blade less lapel, mm; absent without a jacket. */
   readonly widerThanLapelMm: number | undefined;
-  readonly colours: TieOnShirt;
+  /** `null` where a colour was never entered. */
+  readonly colours: TieOnShirt | null;
   readonly reasons: readonly Reason[];
 }
 
-/** What counts how much. Without a jacket the lapel's part falls away and the others share it. */
+/** What counts how much. What can't be judged falls away, and the others share its part. */
 const parts = { knot: 0.5, colour: 0.25, lapel: 0.25 } as const;
 
 /** Judges a tie for an outfit by every knot asked for and by its colours. Pure. */
@@ -46,24 +47,27 @@ export function judgeTie(outfit: Outfit, tie: ColouredTie): TieJudgement {
   const { jacket, rules } = completeRequest({ ...outfit.question, tie });
   const lapel = jacket ? bladeOnLapel(tie.bladeMm, jacket.lapelMm, rules.lapelRule) : undefined;
   return {
-    score: best.feasible ? scoreOf(best.score, colour.score, lapel) : 0,
+    score: best.feasible ? scoreOf({ knot: best.score, colour: colour?.score, lapel }) : 0,
     best,
     feasible: best.feasible,
     landing,
     asked: knots.length,
     widerThanLapelMm: jacket ? tie.bladeMm - jacket.lapelMm : undefined,
-    colours: colour.colours,
+    colours: colour?.colours ?? null,
     reasons: [
       lengthReason(knots, landing, outfit),
       ...best.reasons.filter(({ code }) => ['lapel', 'collar-fill', 'release'].includes(code)),
-      { code: 'colour', verdict: colour.verdict, text: colour.text },
+      ...(colour ? [{ code: 'colour', verdict: colour.verdict, text: colour.text }] : []),
     ],
   };
 }
 
-function scoreOf(knot: number, colour: number, lapel: number | undefined): number {
-  const shared = parts.knot * knot + parts.colour * colour;
-  return lapel === undefined ? shared / (parts.knot + parts.colour) : shared + parts.lapel * lapel;
+function scoreOf(scores: Readonly<Record<keyof typeof parts, number | undefined>>): number {
+  const judged = (Object.keys(parts) as (keyof typeof parts)[]).flatMap((part) => {
+    const score = scores[part];
+    return score === undefined ? [] : [{ weight: parts[part], score }];
+  });
+  return judged.reduce((sum, { weight, score }) => sum + weight * score, 0) / judged.reduce((sum, { weight }) => sum + weight, 0);
 }
 
 /** The tie's length in one sentence: which knots can be worn, and what hinders the others. */

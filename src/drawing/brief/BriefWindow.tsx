@@ -1,5 +1,5 @@
-import { formatFigure, formatLength, type LengthUnit, unitLabel } from '../../core/units/length.ts';
-import type { BriefCell, BuyingBrief } from '../../core/wardrobe/buyingBrief.ts';
+import { type Fineness, formatFigure, formatSpan, type LengthUnit, unitLabel } from '../../core/units/length.ts';
+import type { BriefCell, BuyingBrief, LengthRange } from '../../core/wardrobe/buyingBrief.ts';
 import { inkColour } from '../sheet/ink.ts';
 import { Note } from '../sheet/Note.tsx';
 import { Sheet, useMmPerPx } from '../sheet/Sheet.tsx';
@@ -47,9 +47,8 @@ export function BriefWindow({ brief, units, lapelMm, tie, className }: BriefWind
 
 function describe({ bladeMm, thicknessMm, lengthMm }: BuyingBrief, units: LengthUnit): string {
   if (!bladeMm || !thicknessMm || !lengthMm) return 'No width and thickness of tie would serve this outfit.';
-  const say = (mm: number) => formatLength(mm, units);
-  const fine = (mm: number) => formatLength(mm, units, 'fine');
-  return `Ties that would serve: blades from ${say(bladeMm.min)} to ${say(bladeMm.max)}, thickness from ${fine(thicknessMm.min)} to ${fine(thicknessMm.max)}, lengths from ${say(lengthMm.min)} to ${say(lengthMm.max)}.`;
+  const say = ({ min, max }: LengthRange, fineness?: Fineness) => formatSpan(min, max, units, fineness);
+  return `Ties that would serve: blade ${say(bladeMm)}, thickness ${say(thicknessMm, 'thickness')}, length ${say(lengthMm)}.`;
 }
 
 interface CellsProps {
@@ -71,7 +70,7 @@ function Cells({ cells, y, stepMm, stepThicknessMm }: CellsProps) {
       fill={knots.length > 0 ? inkColour.follows : 'var(--color-faint)'}
       fillOpacity={knots.length > 0 ? Math.min(1, 0.28 + 0.12 * knots.length) : 1}
     >
-      <title>{knots.length > 0 ? knots.join(', ') : 'no knot serves'}</title>
+      <title>{knots.length > 0 ? knots.join(', ') : 'no knot works'}</title>
     </rect>
   ));
 }
@@ -97,14 +96,14 @@ function Axes({
         .filter((thicknessMm) => Number.isInteger(thicknessMm))
         .map((thicknessMm) => (
           <Note key={thicknessMm} x={left - 2 * mmPerPx} y={y(thicknessMm) + 4 * mmPerPx} anchor="end" size={13} figure>
-            {formatFigure(thicknessMm, units, 'fine')}
+            {formatFigure(thicknessMm, units, 'thickness')}
           </Note>
         ))}
       <Note x={(brief.blades.at(-1) ?? 0) + 3} y={height + 3 + 30 * mmPerPx} anchor="end" size={13}>
         blade, {unitLabel(units)}
       </Note>
       <Note x={left - 10} y={-3 - 4 * mmPerPx} size={13}>
-        thickness, {unitLabel(units, 'fine')}
+        thickness, {unitLabel(units, 'thickness')}
       </Note>
     </g>
   );

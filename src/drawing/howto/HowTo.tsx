@@ -1,9 +1,10 @@
 import type { ReactNode } from 'react';
-import { frontDropOf, usualBeltHeightMm } from '../../core/body/frontDrop.ts';
+import { frontDropOf } from '../../core/body/frontDrop.ts';
 import { neckHalfWidth } from '../../core/body/neck.ts';
 import { collarStyles } from '../../core/collar/styles.ts';
 import { supposeTie } from '../../core/index.ts';
 import { widthAt } from '../../core/tie/width.ts';
+import { usualBeltMm, usualTie, usualWearer } from '../../core/usual.ts';
 import { collarLeaves } from '../collar/leaves.ts';
 import { type Pt, polygon } from '../geometry/path.ts';
 import { jacketFronts } from '../jacket/fronts.ts';
@@ -44,8 +45,7 @@ export function HowTo({ of, measure }: HowToProps) {
   );
 }
 
-const heightMm = 1780;
-const neckMm = 395;
+const { heightMm, neckMm } = usualWearer;
 const beltMm = frontDropOf({ heightMm, frontDropMm: null }).meanMm;
 const collar = collarStyles['semi-spread'];
 
@@ -105,7 +105,7 @@ function jacketSketch(): Sketch {
 const shortened = 0.16;
 
 function tieSketch(): Sketch {
-  const tie = supposeTie({ lengthMm: 1470, bladeMm: 90, thicknessMm: 3 });
+  const tie = supposeTie({ ...usualTie, bladeMm: 90 });
   const x = (atMm: number) => atMm * shortened;
   const stations = halfWidths(tie, 0, tie.lengthMm);
   const upper = stations.map(({ atMm, halfMm }): Pt => [x(atMm), -halfMm]);
@@ -183,7 +183,7 @@ function bodySketch(): Sketch {
       ],
       beltHeightMm: [
         [0, beltMm],
-        [0, beltMm + 2 * usualBeltHeightMm],
+        [0, beltMm + 2 * usualBeltMm],
       ],
       crossingGapMm: [
         [0, 0],

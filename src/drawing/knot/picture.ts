@@ -1,6 +1,6 @@
 import type { Frame, KnotShape } from '../../core/index.ts';
 
-/** A knot tied in cloth, small, as one cell of a larger picture; as the wearer sees it in his mirror, the blade started on his right. */
+/** A knot tied in cloth, small, as one cell of a larger picture; as seen in the wearer's mirror, the blade started on the wearer's right. */
 export interface KnotPicture {
   readonly href: string;
   /** The whole picture and the cell in it, px. */

@@ -5,7 +5,7 @@ import { KnotMark } from '../knot/KnotSilhouette.tsx';
 import type { KnotPicture } from '../knot/picture.ts';
 import { inkColour } from '../sheet/ink.ts';
 
-/** Where a knot stands in the field, px. */
+/** Where a knot stands on the map, px. */
 export interface Placed {
   readonly knot: MappedKnot;
   readonly x: number;

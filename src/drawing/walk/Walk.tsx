@@ -24,14 +24,14 @@ interface WalkProps {
 
 const marginMm = 26;
 
-/** The whole tie laid flat, counted from the narrow tip, with what becomes of each stretch. */
+/** The whole tie laid flat, counted from the tail tip, with what becomes of each stretch. */
 export function Walk({ id, request, plan, cloth, aspect, className, children }: WalkProps) {
   const { tie, units } = request;
   const width = tie.lengthMm + 2 * marginMm;
   const height = width * aspect;
   const layout = walkLayout(request, plan);
   const say = (mm: number) => formatLength(mm, units);
-  const label = `The tie laid flat, from the narrow tip: ${layout.stretches.map((s) => `${s.label} ${say(s.toMm - s.fromMm)}`).join(', ')}. Held at the collar button ${say(layout.atButtonMm)} from the narrow tip.`;
+  const label = `The tie laid flat, from the tail tip: ${layout.stretches.map((s) => `${s.label} ${say(s.toMm - s.fromMm)}`).join(', ')}. Held at the collar button ${say(layout.atButtonMm)} from the tail tip.`;
   return (
     <Sheet box={{ x: -marginMm, y: -height / 2, width, height }} label={label} {...(className === undefined ? {} : { className })}>
       <defs>

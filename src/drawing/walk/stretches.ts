@@ -2,7 +2,7 @@ import type { KnotPlan, PlanRequest } from '../../core/index.ts';
 
 export type StretchCode = 'tail' | 'around' | 'take-up' | 'hang';
 
-/** One stretch of the tie laid flat, counted from the narrow tip, mm. */
+/** One stretch of the tie laid flat, counted from the tail tip, mm. */
 export interface Stretch {
   readonly code: StretchCode;
   readonly label: string;
@@ -19,9 +19,9 @@ export interface WalkLayout {
 /** Where each part of the tie ends up in the finished knot. */
 export function walkLayout({ client, shirt, tie }: PlanRequest, plan: KnotPlan): WalkLayout {
   const loop = client.neckMm + shirt.collarAllowanceMm;
-  const atButtonMm = plan.start.tailDropMm;
-  if (plan.start.sets === 'blade') {
-    const hang = tie.lengthMm - plan.start.bladeDropMm - client.crossingGapMm;
+  const { set, tailDropMm: atButtonMm } = plan.start;
+  if (set.end === 'blade') {
+    const hang = tie.lengthMm - set.dropMm;
     const rest = hang - loop - plan.takeUpMm;
     return {
       stretches: [
@@ -33,7 +33,7 @@ export function walkLayout({ client, shirt, tie }: PlanRequest, plan: KnotPlan):
       atButtonMm,
     };
   }
-  const tail = atButtonMm + client.crossingGapMm;
+  const tail = set.dropMm;
   const knotFrom = tail + loop;
   const knotTo = knotFrom + plan.takeUpMm;
   return {

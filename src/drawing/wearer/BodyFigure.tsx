@@ -24,7 +24,7 @@ interface BodyFigureProps {
 
 const box = { left: -300, right: 250, top: -84, belowBelt: 96 };
 
-/** A client without a tie: his landmarks, his belt line and how surely they are known. */
+/** A client without a tie: landmarks, belt line and how surely they are known. */
 export function BodyFigure({ told = true, className, children, ...dressed }: BodyFigureProps) {
   const { request } = dressed;
   const drop = frontDropOf(request.client);

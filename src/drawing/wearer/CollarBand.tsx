@@ -18,8 +18,8 @@ const fold = 0.6;
 /** The two arms of the loop, from the knot's shoulders up under the leaves: seen only where the collar leaves room. */
 export function CollarBand({ id, request, plan, view, neckHalfMm }: CollarBandProps) {
   const { client, shirt, tie } = request;
-  const narrowSide = tie.lengthMm - plan.start.tailDropMm - client.crossingGapMm;
-  const bladeSide = narrowSide - client.neckMm - shirt.collarAllowanceMm;
+  const tailSide = tie.lengthMm - plan.start.tailDropMm;
+  const bladeSide = tailSide - client.neckMm - shirt.collarAllowanceMm;
   // The blade's arm comes down on the side where the blade started.
   const bladeArm = (client.blade === 'left' ? 1 : -1) * wearersLeft(view);
   const arm = (side: number, widthMm: number): Pt[] => {
@@ -37,7 +37,7 @@ export function CollarBand({ id, request, plan, view, neckHalfMm }: CollarBandPr
   };
   return (
     <g fill={fabricFill(id, 'aside')} stroke="#000" strokeOpacity="0.5" strokeWidth="0.7">
-      <path d={polygon(arm(-bladeArm, widthAt(tie, narrowSide)))} />
+      <path d={polygon(arm(-bladeArm, widthAt(tie, tailSide)))} />
       <path d={polygon(arm(bladeArm, widthAt(tie, bladeSide)))} />
     </g>
   );

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { classOf } from '../../core/collar/collar.ts';
-import { formatFigure } from '../../core/units/length.ts';
+import { formatFigure, formatLength } from '../../core/units/length.ts';
+import { swampsOver } from '../../core/plan/criteria/collarFill.ts';
 import { collarLeaves } from '../collar/leaves.ts';
 import { Dimension } from '../sheet/Dimension.tsx';
 import { Note } from '../sheet/Note.tsx';
@@ -29,9 +30,8 @@ export function CollarCloseUp({ className, children, ...wearer }: CloseUpProps) 
 }
 
 function describe({ request, plan }: Omit<WearerProps, 'bottomMm' | 'stage'>): string {
-  const name = plan.names[0] ?? plan.moves;
-  const figure = (mm: number) => formatFigure(mm, request.units);
-  return `Close-up of collar and knot: ${name}, ${figure(plan.shape.topMm)} wide at the top and ${figure(plan.shape.heightMm)} high, covering ${Math.round(plan.collar.fill * 100)} per cent of the edge of a ${classOf(request.shirt).label} collar.`;
+  const say = (mm: number) => formatLength(mm, request.units);
+  return `Close-up of collar and knot: ${plan.title}, ${say(plan.shape.topMm)} wide at the top and ${say(plan.shape.heightMm)} high, covering ${Math.round(plan.collar.fill * 100)}% of the edge of a ${classOf(request.shirt).label} collar.`;
 }
 
 function Measures({ request, plan }: Pick<WearerProps, 'request' | 'plan'>) {
@@ -39,8 +39,9 @@ function Measures({ request, plan }: Pick<WearerProps, 'request' | 'plan'>) {
   const { shape, collar } = plan;
   const { units, shirt, client } = request;
   const drawing = collarLeaves(shirt, client.neckMm);
-  const swamped = collar.fill > 1 / 3;
-  const share = collar.meetsAtMm / drawing.pointDepthMm;
+  // Held against the rule as it is told, in whole percent.
+  const swamped = Math.round(collar.fill * 100) > Math.round(swampsOver * 100);
+  const share = Math.min(1, Math.max(0, collar.meetsAtMm / drawing.pointDepthMm));
   const [tipX, tipY] = drawing.tips[1];
   const buttonX = shirt.tieSpaceMm / 2;
   const offset = 7 * mmPerPx;
@@ -65,7 +66,7 @@ function Measures({ request, plan }: Pick<WearerProps, 'request' | 'plan'>) {
         strokeLinecap="round"
       />
       <Note x={buttonX + (tipX - buttonX) * share + offset * 2.2} y={tipY * share} ink={swamped ? 'outside' : 'follows'} size={15} figure>
-        {Math.round(collar.fill * 100)} %
+        {Math.round(collar.fill * 100)}%
       </Note>
       <Dimension
         from={drawing.tips[0]}

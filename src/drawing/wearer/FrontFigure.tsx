@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import { landmarksOf } from '../../core/body/landmarks.ts';
-import { endToSet } from '../../core/plan/setting.ts';
 import { formatFigure, formatLength } from '../../core/units/length.ts';
 import { collarLeaves } from '../collar/leaves.ts';
 import { viewLabels } from '../geometry/view.ts';
@@ -46,8 +45,8 @@ function describe({ request, plan, stage }: Omit<WearerProps, 'bottomMm'>): stri
   const say = (mm: number) => formatLength(mm, request.units);
   const belt = `Belt top ${say(frontDropOf(request.client).meanMm)} below the collar button.`;
   return stage === 'tied'
-    ? `Front view, tied: the tip ends ${say(plan.tip.dropMm)} below the collar button, give or take ${say(plan.tip.sdMm)}. ${belt}`
-    : `Front view, before tying: the narrow tip hangs ${say(plan.start.tailDropMm)} and the blade ${say(plan.start.bladeDropMm)} below the collar button. ${belt}`;
+    ? `Front view, tied: the blade tip should end ${say(plan.tip.dropMm)} below the collar button (±${say(plan.tip.sdMm)}). ${belt}`
+    : `Front view, before tying: the tail tip hangs ${say(plan.start.tailDropMm)} and the blade tip ${say(plan.start.bladeDropMm)} below the collar button. ${belt}`;
 }
 
 /** The tolerance as a band, and the tip with how far it may miss. */
@@ -86,16 +85,16 @@ function Ends({ request, plan, view }: Omit<WearerProps, 'bottomMm'>) {
   const mmPerPx = useMmPerPx();
   const { client, shirt, units } = request;
   const { tailDropMm, bladeDropMm } = plan.start;
-  const toSet = endToSet(plan.start);
+  const { end, dropMm } = plan.start.set;
   const x = bladeSideX(client.blade, view, collarLeaves(shirt, client.neckMm).neckHalfMm);
-  const setX = toSet.name === 'blade' ? x : -x;
+  const setX = end === 'blade' ? x : -x;
   const lineX = setX + Math.sign(setX) * 44;
-  const otherMm = toSet.name === 'blade' ? tailDropMm : bladeDropMm;
+  const otherMm = end === 'blade' ? tailDropMm : bladeDropMm;
   return (
     <g>
-      <Dimension from={[lineX, 0]} to={[lineX, toSet.dropMm]} ink="follows" />
-      <Note x={setX} y={toSet.dropMm + 19 * mmPerPx} ink="follows" anchor="middle" size={19} figure>
-        {formatFigure(toSet.dropMm, units)}
+      <Dimension from={[lineX, 0]} to={[lineX, dropMm]} ink="follows" />
+      <Note x={setX} y={dropMm + 19 * mmPerPx} ink="follows" anchor="middle" size={19} figure>
+        {formatFigure(dropMm, units)}
       </Note>
       <Note x={-setX} y={otherMm + 16 * mmPerPx} ink="follows" anchor="middle" size={14} figure>
         {formatFigure(otherMm, units)}

@@ -12,7 +12,7 @@ interface HungTieProps {
   readonly neckHalfMm: number;
 }
 
-/** The tie around the neck before the first move: the narrow tip where the start puts it. */
+/** The tie around the neck before the first move: each end where the start puts it. */
 export function HungTie({ id, request, plan, view, neckHalfMm }: HungTieProps) {
   const { client, tie } = request;
   const x = bladeSideX(client.blade, view, neckHalfMm);

@@ -27,7 +27,7 @@ export interface WearerProps extends Omit<DressedProps, 'request' | 'children' |
   readonly picture?: KnotPicture | undefined;
 }
 
-/** The front of a dressed client with his tie, in true proportion, from the core's numbers. */
+/** The front of a dressed client with a tie, in true proportion, from the core's numbers. */
 export function Wearer(props: WearerProps) {
   const { id, request, plan, stage, cloth } = props;
   const neckHalfMm = collarLeaves(request.shirt, request.client.neckMm).neckHalfMm;

@@ -1,46 +1,43 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { useFormContext } from 'react-hook-form';
-import type { Wardrobe } from '../../contract/records/records.ts';
 import { type AimCode, aimCodes, aims } from '../../core/plan/aims.ts';
 import { RecordChooser } from '../records/RecordChooser.tsx';
 import { type ChoiceGroup, Chooser } from '../ui/Chooser.tsx';
 import { wardrobeQuery } from '../wire/queries.ts';
-import { groups, type PieceCode } from './pieces.ts';
+import { type PieceCode, pieces } from './pieces.ts';
+import { useAtHand } from './useAtHand.ts';
 import { type AtHand, withAim, withClient, withJacket, withOutfit, withShirt, withTie } from './values.ts';
 
 interface SentenceProps {
-  readonly wardrobe: Wardrobe;
-  readonly values: AtHand;
-  readonly onTurnTo: (group: PieceCode) => void;
-  /** The words that are said; all of them on the bench. */
+  readonly onTurnTo?: (piece: PieceCode) => void;
+  /** The words that are said; all of them at a fitting. */
   readonly words?: readonly PieceCode[];
 }
 
 const noJacket = 'none';
 
 /** Who wears what, as a sentence whose words can be exchanged. */
-export function Sentence({ wardrobe, values, onTurnTo, words = groups }: SentenceProps) {
-  const { getValues, reset } = useFormContext<AtHand>();
+export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
+  const { store, values, wardrobe, client } = useAtHand();
   const queries = useQueryClient();
   const asked = useRef<string>(undefined);
   const [fetching, setFetching] = useState<string>();
-  const take = (group: PieceCode, next: AtHand) => {
-    reset(next);
-    onTurnTo(group);
+  const take = (piece: PieceCode, next: (now: AtHand) => AtHand) => {
+    store.change(next);
+    onTurnTo?.(piece);
   };
   const { outfits, shirts, jackets, ties } = wardrobe;
-  const client = wardrobe.client?.id === values.client.id ? wardrobe.client : null;
   const ofWhom = { id: values.client.id, name: values.client.label };
 
   const takeClient = async (id: string, name: string) => {
     asked.current = id;
     setFetching(name);
-    const his = await queries.fetchQuery(wardrobeQuery(id)).catch(() => undefined);
+    const theirs = await queries.fetchQuery(wardrobeQuery(id)).catch(() => undefined);
     // Another one may have been chosen while this one was fetched.
     if (asked.current !== id) return;
     setFetching(undefined);
-    if (his?.client) take('client', withClient(getValues(), his.client, his));
+    const { client: next } = theirs ?? {};
+    if (theirs && next) take('client', (now) => withClient(now, next, theirs));
   };
 
   return (
@@ -48,7 +45,7 @@ export function Sentence({ wardrobe, values, onTurnTo, words = groups }: Sentenc
       <RecordChooser kind="clients" label="Client" value={values.client.id} placeholder={values.client.label} onChoose={takeClient} />
       {fetching && (
         <span role="status" className="text-soft">
-          (fetching {fetching} …)
+          (loading {fetching}…)
         </span>
       )}
       {client && outfits.length > 0 && (
@@ -57,11 +54,11 @@ export function Sentence({ wardrobe, values, onTurnTo, words = groups }: Sentenc
           <Chooser
             label="Outfit"
             value={values.outfit?.id ?? null}
-            placeholder="nothing in particular"
+            placeholder="no outfit"
             groups={[{ title: `${client.name}’s outfits`, choices: outfits.map(({ id, label }) => ({ key: id, label })) }]}
             onChoose={(key) => {
               const outfit = outfits.find(({ id }) => id === key);
-              if (outfit) take('shirt', withOutfit(values, outfit, client, wardrobe));
+              if (outfit) take('shirt', (now) => withOutfit(now, outfit, client, wardrobe));
             }}
           />
         </>
@@ -71,10 +68,10 @@ export function Sentence({ wardrobe, values, onTurnTo, words = groups }: Sentenc
         label="Shirt"
         value={values.shirt.id}
         placeholder={values.shirt.label}
-        groups={byOwner(shirts, ofWhom, ({ colour }) => [colour])}
+        groups={byOwner(shirts, ofWhom, ({ colour }) => (colour ? [colour] : []))}
         onChoose={(key) => {
           const shirt = shirts.find(({ id }) => id === key);
-          if (shirt) take('shirt', withShirt(values, shirt));
+          if (shirt) take('shirt', (now) => withShirt(now, shirt));
         }}
       />
       <span className="text-soft">and</span>
@@ -82,10 +79,13 @@ export function Sentence({ wardrobe, values, onTurnTo, words = groups }: Sentenc
         label="Jacket"
         value={values.jacket ? values.jacket.id : noJacket}
         placeholder={values.jacket?.label ?? 'no jacket'}
-        groups={[...byOwner(jackets, ofWhom, ({ colour }) => [colour]), { title: 'Or', choices: [{ key: noJacket, label: 'no jacket' }] }]}
+        groups={[
+          ...byOwner(jackets, ofWhom, ({ colour }) => (colour ? [colour] : [])),
+          { title: 'Or', choices: [{ key: noJacket, label: 'no jacket' }] },
+        ]}
         onChoose={(key) => {
           const jacket = jackets.find(({ id }) => id === key);
-          take('jacket', withJacket(values, jacket ?? null));
+          take('jacket', (now) => withJacket(now, jacket ?? null));
         }}
       />
       {words.includes('tie') && (
@@ -98,18 +98,18 @@ export function Sentence({ wardrobe, values, onTurnTo, words = groups }: Sentenc
             groups={byOwner(ties, ofWhom, ({ colours }) => colours)}
             onChoose={(key) => {
               const tie = ties.find(({ id }) => id === key);
-              if (tie) take('tie', withTie(values, tie));
+              if (tie) take('tie', (now) => withTie(now, tie));
             }}
           />
         </>
       )}
-      <span className="text-soft">to</span>
+      <span className="text-soft">aiming for</span>
       <Chooser
         label="Aim"
         value={values.aim === 'own' ? null : values.aim}
-        placeholder="an aim of its own"
-        groups={[{ title: 'The tip shall end at', choices: aimCodes.map((code) => ({ key: code, label: aims[code].label })) }]}
-        onChoose={(key) => take('aim', withAim(values, key as AimCode))}
+        placeholder="another place"
+        groups={[{ title: 'The blade tip should end at', choices: aimCodes.map((code) => ({ key: code, label: aims[code].label })) }]}
+        onChoose={(key) => take('aim', (now) => withAim(now, key as AimCode))}
       />
     </div>
   );

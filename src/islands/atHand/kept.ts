@@ -1,22 +1,127 @@
+import { fronts, takings } from '../../core/body/frontDrop.ts';
+import { jacketCuts, jacketWorn, lapelKinds } from '../../core/jacket/jackets.ts';
+import { wordPattern } from '../../core/knot/format.ts';
+import { manners } from '../../core/knot/manners.ts';
+import { aims } from '../../core/plan/aims.ts';
+import { likings } from '../../core/plan/habits.ts';
+import { fabrics } from '../../core/tie/fabrics.ts';
+import { patterns } from '../../core/tie/patterns.ts';
+import { tieEnds } from '../../core/tie/tie.ts';
 import type { AtHand } from './values.ts';
 
-const key = 'ropewalk.bench.3';
+const key = 'ropewalk.at-hand.1';
 
-/** What stood on the bench when this window last left it, so that a reload loses nothing. */
-export function keptBench(): AtHand | undefined {
+/** What stood at hand when this window last left it, so that a reload loses nothing; only what can still be read as that. */
+export function keptAtHand(): AtHand | undefined {
   const kept = sessionStorage.getItem(key);
   if (!kept) return undefined;
   try {
-    return JSON.parse(kept) as AtHand;
+    const read: unknown = JSON.parse(kept);
+    return isAtHand(read) ? read : undefined;
   } catch {
     return undefined;
   }
 }
 
-export function keepBench(values: AtHand): void {
+export function keepAtHand(values: AtHand): void {
   sessionStorage.setItem(key, JSON.stringify(values));
 }
 
-export function clearBench(): void {
+export function forgetAtHand(): void {
   sessionStorage.removeItem(key);
+}
+
+type Fits = (value: unknown) => boolean;
+type Shape = Fits | { readonly [key: string]: Shape };
+
+const text: Fits = (value) => typeof value === 'string';
+const moves: Fits = (value) => typeof value === 'string' && wordPattern.test(value);
+const truth: Fits = (value) => typeof value === 'boolean';
+const entry: Fits = (value) => value === null || typeof value === 'string' || Number.isFinite(value);
+const lengths: Fits = (value) => Array.isArray(value) && value.every(Number.isFinite);
+const object: Fits = (value) => typeof value === 'object' && value !== null;
+const allOf =
+  (each: Fits): Fits =>
+  (value) =>
+    Array.isArray(value) && value.every(each);
+const either =
+  (...ways: readonly Shape[]): Fits =>
+  (value) =>
+    ways.some((way) => fits(value, way));
+const none: Fits = (value) => value === null || value === undefined;
+const codeOf =
+  (...tables: readonly object[]): Fits =>
+  (value) =>
+    typeof value === 'string' && tables.some((table) => Object.hasOwn(table, value));
+
+const piece: Shape = { id: either(none, text), label: text };
+
+const shape: Shape = {
+  client: piece,
+  outfit: either(none, piece),
+  shirt: piece,
+  jacket: either(none, piece),
+  tie: piece,
+  colours: { tie: allOf(text), shirt: either(none, text), jacket: either(none, text) },
+  aim: codeOf(aims, { own: true }),
+  question: {
+    client: {
+      heightMm: entry,
+      neckMm: entry,
+      frontDropMm: entry,
+      crossingGapMm: entry,
+      beltHeightMm: entry,
+      blade: codeOf({ right: true, left: true }),
+      frontDropHow: codeOf(takings),
+      front: codeOf(fronts),
+    },
+    shirt: {
+      collarPointMm: entry,
+      collarSpreadMm: entry,
+      tieSpaceMm: entry,
+      collarAllowanceMm: entry,
+      buttonsMm: either(text, lengths),
+      pointsHeld: truth,
+    },
+    jacket: either(none, {
+      lapelMm: entry,
+      buttoningMm: entry,
+      waistcoat: truth,
+      worn: codeOf(jacketWorn),
+      lapelKind: codeOf(lapelKinds),
+      cut: codeOf(jacketCuts),
+    }),
+    tie: {
+      kind: codeOf({ 'long-tie': true }),
+      lengthMm: entry,
+      bladeMm: entry,
+      thicknessMm: entry,
+      neckMm: entry,
+      neckAtMm: entry,
+      tailMm: entry,
+      keeperMm: entry,
+      fabric: codeOf(fabrics),
+      pattern: codeOf(patterns),
+      ends: either(none, codeOf(tieEnds)),
+      profile: either(none, allOf((at) => fits(at, { atMm: Number.isFinite, widthMm: Number.isFinite }))),
+    },
+    aim: { offsetMm: entry, aboveMm: entry, belowMm: entry },
+    liking: Object.fromEntries(Object.entries(likings).map(([name, choices]) => [name, codeOf(choices)])),
+    rules: { collarRule: codeOf({ thirds: true, proportion: true }), lapelRule: codeOf({ match: true, 'within-inch': true }) },
+    search: { maxMoves: Number.isInteger, knots: codeOf({ named: true, all: true }), manner: codeOf(manners, { any: true }), also: allOf(moves) },
+    calibration: either(none, object),
+  },
+  knot: either(none, moves),
+  note: text,
+};
+
+/** Whether what came back from the device can be worked with: anything may have been written there, by an older version too. */
+export function isAtHand(value: unknown): value is AtHand {
+  return fits(value, shape);
+}
+
+function fits(value: unknown, expected: Shape): boolean {
+  if (typeof expected === 'function') return expected(value);
+  if (typeof value !== 'object' || value === null) return false;
+  return Object.entries(expected).every(([name, part]) => fits((value as Readonly<Record<string, unknown>>)[name], part));
 }

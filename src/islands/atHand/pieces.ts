@@ -1,3 +1,3 @@
 /** What is set for a fitting, piece by piece. */
-export const groups = ['client', 'shirt', 'jacket', 'tie', 'aim'] as const;
-export type PieceCode = (typeof groups)[number];
+export const pieces = ['client', 'shirt', 'jacket', 'tie', 'aim'] as const;
+export type PieceCode = (typeof pieces)[number];

@@ -1,29 +1,41 @@
-import type { ClothColours, Fitting } from '../../contract/fitting.ts';
+import type { Fitting, WornColours } from '../../contract/fitting.ts';
 import { type KnownClient, planClient, planShirt } from '../../contract/records/asWorn.ts';
-import type { ClientRecord, JacketRecord, OutfitRecord, ShirtRecord, TieRecord, Wardrobe } from '../../contract/records/records.ts';
-import { completeRequest, type PlanRequest, requestDefaults, supposeTie } from '../../core/index.ts';
+import type {
+  ClientRecord,
+  JacketRecord,
+  OutfitRecord,
+  ShirtRecord,
+  TieRecord,
+  Wardrobe,
+} from '../../contract/records/records.ts';
+import { type PlanRequest, requestDefaults, supposeTie, type Tie } from '../../core/index.ts';
 import { type AimCode, aimCodes, aimOn } from '../../core/plan/aims.ts';
-import type { Entry } from '../ui/MeasureField.tsx';
+import { usualTie, usualWearer } from '../../core/usual.ts';
+import type { LengthEntry } from '../ui/entry.ts';
 
 /** A plan's question as it stands in the fields: lengths may be text that is none yet. */
 export interface QuestionEntries {
-  client: Record<'heightMm' | 'neckMm' | 'frontDropMm' | 'crossingGapMm' | 'beltHeightMm', Entry> &
-    Pick<PlanRequest['client'], 'blade' | 'frontDropHow' | 'front'>;
+  client: Record<'heightMm' | 'neckMm' | 'frontDropMm' | 'crossingGapMm' | 'beltHeightMm', LengthEntry> &
+    Pick<PlanRequest['client'], 'blade' | 'frontDropHow' | 'front' | 'openLoopMm' | 'crossedLoopMm'>;
   shirt: {
-    collarPointMm: Entry;
-    collarSpreadMm: Entry;
-    tieSpaceMm: Entry;
-    collarAllowanceMm: Entry;
+    collarPointMm: LengthEntry;
+    collarSpreadMm: LengthEntry;
+    tieSpaceMm: LengthEntry;
+    collarAllowanceMm: LengthEntry;
     buttonsMm: readonly number[] | string;
     pointsHeld: boolean;
   };
   jacket:
-    | (Record<'lapelMm' | 'buttoningMm', Entry> & Pick<NonNullable<PlanRequest['jacket']>, 'waistcoat' | 'worn' | 'lapelKind' | 'cut'>)
+    | (Record<'lapelMm' | 'buttoningMm', LengthEntry> & Pick<NonNullable<PlanRequest['jacket']>, 'waistcoat' | 'worn' | 'lapelKind' | 'cut'>)
     | null;
-  tie: Record<'lengthMm' | 'bladeMm' | 'thicknessMm' | 'neckMm' | 'neckAtMm' | 'tailMm' | 'keeperMm', Entry> &
-    Pick<PlanRequest['tie'], 'fabric' | 'pattern' | 'ends' | 'profile'>;
-  aim: { offsetMm: Entry; aboveMm: Entry; belowMm: Entry };
-  taste: PlanRequest['taste'];
+  tie: Record<'lengthMm' | 'bladeMm' | 'thicknessMm' | 'neckMm' | 'neckAtMm' | 'tailMm' | 'keeperMm', LengthEntry> &
+    Pick<PlanRequest['tie'], 'kind' | 'fabric' | 'pattern' | 'ends' | 'profile'>;
+  aim: { offsetMm: LengthEntry; aboveMm: LengthEntry; belowMm: LengthEntry };
+  liking: PlanRequest['liking'];
+  rules: PlanRequest['rules'];
+  search: PlanRequest['search'];
+  /** What was known beyond the formulas when it was saved. */
+  calibration?: PlanRequest['calibration'];
 }
 
 interface Piece {
@@ -31,43 +43,47 @@ interface Piece {
   label: string;
 }
 
-/** Everything that is set on the bench. */
+/** Everything that stands at hand for a fitting. */
 export interface AtHand {
   client: Piece;
-  /** What the client is dressed for; `null` when the pieces were put together at the bench. */
+  /** What the client is dressed for; `null` when the pieces were put together here. */
   outfit: Piece | null;
   shirt: Piece;
   jacket: Piece | null;
   tie: Piece;
-  cloth: ClothColours;
+  colours: WornColours;
   aim: AimCode | 'own';
   question: QuestionEntries;
-  /** The knot chosen by hand; `null` follows the first pick. */
+  /** The knot chosen by hand; `null` follows the best match. */
   knot: string | null;
   note: string;
 }
 
-const walkIn: KnownClient = { heightMm: 1780, neckMm: 395, ...requestDefaults.client };
-const anyShirt = { label: 'A shirt', colour: '#f6f7f9', ...requestDefaults.shirt };
-const anyTie = { label: 'A tie', colours: ['#4a5a78'], ...supposeTie({ lengthMm: 1470, bladeMm: 80, thicknessMm: 3 }) };
+const usualAim: AimCode = 'finger-above';
+const walkIn: KnownClient = { ...usualWearer, ...requestDefaults.client };
+const anyTie = supposeTie(usualTie);
 
-/** The bench with the wardrobe's client, or with usual measures where nothing is kept yet. */
+/** What stands at hand with the wardrobe's client, or with usual measures where nothing is kept yet. */
 export function freshAtHand(wardrobe: Wardrobe): AtHand {
+  const { liking, rules, search } = requestDefaults;
+  const { person } = wardrobe.studio;
   const bare: AtHand = {
     client: { id: null, label: 'Walk-in' },
     outfit: null,
-    shirt: { id: null, label: anyShirt.label },
+    shirt: { id: null, label: 'A shirt' },
     jacket: null,
-    tie: { id: null, label: anyTie.label },
-    cloth: { tie: anyTie.colours, shirt: anyShirt.colour, jacket: null },
-    aim: 'belt-top',
+    tie: { id: null, label: 'A tie' },
+    colours: { tie: [], shirt: null, jacket: null },
+    aim: usualAim,
     question: {
-      client: clientEntries(walkIn),
-      shirt: shirtEntries(anyShirt),
+      client: clientEntries(person ? { ...walkIn, blade: person.blade, crossingGapMm: person.gapMm } : walkIn),
+      shirt: shirtEntries(requestDefaults.shirt),
       jacket: null,
       tie: tieEntries(anyTie),
-      aim: aimOn('belt-top', walkIn.beltHeightMm),
-      taste: requestDefaults.taste,
+      aim: aimOn(usualAim, walkIn.beltHeightMm),
+      liking,
+      rules,
+      search,
     },
     knot: null,
     note: '',
@@ -76,10 +92,9 @@ export function freshAtHand(wardrobe: Wardrobe): AtHand {
   return wardrobe.ties[0] && dressed.tie.id === null ? withTie(dressed, wardrobe.ties[0]) : dressed;
 }
 
-/** The bench as a fitting was saved. */
+/** What stood at hand when a fitting was saved. */
 export function atHandOfFitting(fitting: Fitting): AtHand {
-  // What was saved before a measure was asked for is completed with what was supposed of it then.
-  const request = completeRequest(fitting.request);
+  const { request } = fitting;
   const { beltHeightMm } = request.client;
   return {
     client: { id: fitting.clientId, label: fitting.clientName },
@@ -87,15 +102,18 @@ export function atHandOfFitting(fitting: Fitting): AtHand {
     shirt: { id: fitting.shirtId, label: fitting.shirtLabel },
     jacket: request.jacket && fitting.jacketLabel ? { id: fitting.jacketId, label: fitting.jacketLabel } : null,
     tie: { id: fitting.tieId, label: fitting.tieLabel },
-    cloth: fitting.cloth,
+    colours: fitting.cloth,
     aim: aimCodes.find((code) => sameAim(aimOn(code, beltHeightMm), request.aim)) ?? 'own',
     question: {
       client: clientEntries(request.client),
       shirt: shirtEntries(request.shirt),
-      jacket: request.jacket,
+      jacket: request.jacket && jacketEntries(request.jacket),
       tie: tieEntries(request.tie),
       aim: request.aim,
-      taste: request.taste,
+      liking: request.liking,
+      rules: request.rules,
+      search: request.search,
+      calibration: request.calibration,
     },
     knot: fitting.knot,
     note: fitting.note,
@@ -107,10 +125,10 @@ function sameAim(a: PlanRequest['aim'], b: PlanRequest['aim']): boolean {
 }
 
 /**
- * Takes a client with his habits, and what is his own: his first outfit, or else the first of
- * his shirts and jackets; his first tie.
+ * Takes a client with their preferences and what is their own: the first outfit, or else the first of
+ * their shirts and jackets; their first tie.
  */
-export function withClient(values: AtHand, client: ClientRecord, { outfits, shirts, jackets, ties }: Wardrobe): AtHand {
+export function withClient(values: AtHand, client: ClientRecord, { studio, outfits, shirts, jackets, ties }: Wardrobe): AtHand {
   const own = <T extends { readonly clientId: string | null }>(all: readonly T[]) => all.find(({ clientId }) => clientId === client.id);
   const { symmetry, release, neckBand, practice, ownKnot } = client;
   const also = ownKnot ? [ownKnot] : [];
@@ -120,8 +138,9 @@ export function withClient(values: AtHand, client: ClientRecord, { outfits, shir
     outfit: null,
     question: {
       ...values.question,
-      client: clientEntries(planClient(client)),
-      taste: { ...values.question.taste, symmetry, release, neckBand, practice, also },
+      client: clientEntries(planClient(client, undefined, studio.person)),
+      liking: { symmetry, release, neckBand, practice },
+      search: { ...values.question.search, also },
     },
     knot: ownKnot,
     note: '',
@@ -131,17 +150,17 @@ export function withClient(values: AtHand, client: ClientRecord, { outfits, shir
   const [outfit] = outfits;
   if (shirt) next = withShirt(next, shirt);
   next = withJacket(next, own(jackets) ?? null);
-  if (outfit) next = withOutfit(next, outfit, client, { shirts, jackets });
+  if (outfit) next = withOutfit(next, outfit, client, { studio, shirts, jackets });
   if (tie) next = withTie(next, tie);
   return withAim(next, client.aim);
 }
 
-/** Puts an outfit of the client on him, with the belt line of its trousers. */
+/** Puts an outfit of the client on, with the belt line of its trousers. */
 export function withOutfit(
   values: AtHand,
   outfit: OutfitRecord,
   client: ClientRecord,
-  { shirts, jackets }: Pick<Wardrobe, 'shirts' | 'jackets'>,
+  { studio, shirts, jackets }: Pick<Wardrobe, 'studio' | 'shirts' | 'jackets'>,
 ): AtHand {
   const shirt = shirts.find(({ id }) => id === outfit.shirtId);
   const jacket = jackets.find(({ id }) => id === outfit.jacketId) ?? null;
@@ -150,7 +169,7 @@ export function withOutfit(
   return {
     ...dressed,
     outfit: { id: outfit.id, label: outfit.label },
-    question: { ...dressed.question, client: clientEntries(planClient(client, outfit)) },
+    question: { ...dressed.question, client: clientEntries(planClient(client, outfit, studio.person)) },
   };
 }
 
@@ -159,7 +178,7 @@ export function withShirt(values: AtHand, shirt: ShirtRecord): AtHand {
     ...values,
     outfit: null,
     shirt: { id: shirt.id, label: shirt.label },
-    cloth: { ...values.cloth, shirt: shirt.colour },
+    colours: { ...values.colours, shirt: shirt.colour },
     question: { ...values.question, shirt: shirtEntries(planShirt(shirt)) },
   };
 }
@@ -170,7 +189,7 @@ export function withJacket(values: AtHand, jacket: JacketRecord | null): AtHand 
     ...values,
     outfit: null,
     jacket: jacket && { id: jacket.id, label: jacket.label },
-    cloth: { ...values.cloth, jacket: jacket?.colour ?? null },
+    colours: { ...values.colours, jacket: jacket?.colour ?? null },
     question: { ...values.question, jacket: jacket && jacketEntries(jacket) },
   };
 }
@@ -179,7 +198,7 @@ export function withTie(values: AtHand, tie: TieRecord): AtHand {
   return {
     ...values,
     tie: { id: tie.id, label: tie.label },
-    cloth: { ...values.cloth, tie: tie.colours },
+    colours: { ...values.colours, tie: tie.colours },
     question: { ...values.question, tie: tieEntries(tie) },
   };
 }
@@ -191,9 +210,9 @@ export function withAim(values: AtHand, code: AimCode): AtHand {
 }
 
 function clientEntries(client: KnownClient): QuestionEntries['client'] {
-  const { heightMm, neckMm, frontDropMm, frontDropHow, front, beltHeightMm, crossingGapMm, blade } = client;
+  const { heightMm, neckMm, ...rest } = client;
   // A measure that was never taken is an empty field, which says so; only the front drop can be done without.
-  return { heightMm: heightMm ?? '', neckMm: neckMm ?? '', frontDropMm, frontDropHow, front, beltHeightMm, crossingGapMm, blade };
+  return { ...rest, heightMm: heightMm ?? '', neckMm: neckMm ?? '' };
 }
 
 function shirtEntries(shirt: PlanRequest['shirt']): QuestionEntries['shirt'] {
@@ -212,9 +231,10 @@ function jacketEntries({
   return { lapelMm, buttoningMm, waistcoat, worn, lapelKind, cut };
 }
 
-function tieEntries(tie: PlanRequest['tie']): QuestionEntries['tie'] {
+function tieEntries(tie: Tie): QuestionEntries['tie'] {
   const { lengthMm, bladeMm, thicknessMm, neckMm, neckAtMm, tailMm, keeperMm, fabric, pattern, ends, profile } = tie;
   return {
+    kind: 'long-tie',
     lengthMm,
     bladeMm,
     thicknessMm,

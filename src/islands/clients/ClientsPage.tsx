@@ -1,63 +1,60 @@
-import { QueryClientProvider } from '@tanstack/react-query';
 import { UserPlus } from 'lucide-react';
-import { useState } from 'react';
+import type { ListWanted } from '../../contract/answerKeys.ts';
+import { sayDay } from '../../contract/days.ts';
+import type { Given } from '../../contract/given.ts';
 import { latest } from '../../contract/records/asWorn.ts';
 import type { ClientRecord } from '../../contract/records/records.ts';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import { formatFigure, type LengthUnit, unitLabel } from '../../core/units/length.ts';
-import { clearBench } from '../atHand/kept.ts';
 import { FindLine } from '../records/list/FindLine.tsx';
 import { RecordList } from '../records/list/RecordList.tsx';
 import { useListing } from '../records/list/useListing.ts';
-import { formatDay } from '../ui/formatDay.ts';
-import { createQueryClient } from '../wire/queries.ts';
+import { Link } from '../ui/Button.tsx';
+import { WithGiven } from '../wire/WithGiven.tsx';
+
+interface ClientsPageProps {
+  readonly given: Given;
+  readonly asked: ListWanted;
+}
 
 /** Whoever comes in at the door, found by a half-remembered name. */
-export function ClientsPage() {
-  const [queries] = useState(createQueryClient);
+export function ClientsPage({ given, asked }: ClientsPageProps) {
   return (
-    <QueryClientProvider client={queries}>
-      <Found />
-    </QueryClientProvider>
+    <WithGiven given={given}>
+      <Clients asked={asked} />
+    </WithGiven>
   );
 }
 
 const rowPx = 76;
-const columns = 'grid grid-cols-[minmax(0,1fr)_7rem_7rem] items-center gap-x-4 sm:grid-cols-[minmax(0,1fr)_7rem_7rem_9rem_6rem]';
+const columns = 'grid grid-cols-[minmax(0,1fr)_7rem_7rem] items-center gap-x-4 sm:grid-cols-[minmax(0,1fr)_8rem_7rem_10rem_8rem]';
 
-function Found() {
-  const { line, wanted, units } = useListing('clients');
+function Clients({ asked }: { readonly asked: ListWanted }) {
+  const { line, wanted, units, timeZone } = useListing('clients', asked);
   const unit = unitLabel(units);
   return (
     <>
-      <FindLine {...line} placeholder="name, what he is called, or a word of his note">
-        <a className="flex min-h-10 items-center gap-2 bg-set px-4 text-lg font-medium text-white hover:bg-ink" href="/clients/new">
+      <FindLine {...line} placeholder="name, nickname, or a word of the note">
+        <Link look="main" className="text-lg" href="/clients/new">
           <UserPlus aria-hidden className="size-5" /> Add a client
-        </a>
+        </Link>
       </FindLine>
       <div className={`${columns} border-b-2 border-ink text-note text-soft`} aria-hidden>
-        <span>client</span>
-        <span className="text-right">front drop, {unit}</span>
-        <span className="text-right">collar, {unit}</span>
-        <span className="max-sm:hidden">last measured</span>
+        <span>Client</span>
+        <span className="text-right">Collar button to belt, {unit}</span>
+        <span className="text-right">Collar size, {unit}</span>
+        <span className="max-sm:hidden">Last measured</span>
         <span className="max-sm:hidden" />
       </div>
       <RecordList
         kind="clients"
         wanted={wanted}
+        from={asked.from ?? 0}
         rowPx={rowPx}
-        row={(client) => <Row client={client} units={units} />}
+        row={(client) => <Row client={client} units={units} timeZone={timeZone} />}
         whenNone={
           <>
-            Nobody is kept yet.{' '}
-            <a className="text-set underline" href="/clients/new">
-              Add the first client
-            </a>
-            , or{' '}
-            <a className="text-set underline" href="/in-and-out">
-              bring a list in
-            </a>
-            .
+            No clients yet. <Link href="/clients/new">Add a client</Link>, or <Link href="/import-export">import a list</Link>.
           </>
         }
       />
@@ -65,7 +62,13 @@ function Found() {
   );
 }
 
-function Row({ client, units }: { readonly client: ClientRecord; readonly units: LengthUnit }) {
+interface RowProps {
+  readonly client: ClientRecord;
+  readonly units: LengthUnit;
+  readonly timeZone: string;
+}
+
+function Row({ client, units, timeZone }: RowProps) {
   const height = latest(client.measures, 'heightMm');
   const neck = latest(client.measures, 'neckMm');
   const taken = latest(client.measures, 'frontDropMm');
@@ -92,18 +95,13 @@ function Row({ client, units }: { readonly client: ClientRecord; readonly units:
       </div>
       <p className={`figures text-right text-2xl ${drop?.measured ? 'text-set' : 'text-follows'}`}>
         {drop ? `${drop.measured ? '' : '≈ '}${formatFigure(drop.meanMm, units)}` : '—'}
-        {drop && !drop.measured && <span className="block text-note font-normal">± {formatFigure(drop.sdMm, units)}</span>}
+        {drop && !drop.measured && <span className="block text-note font-normal">±{formatFigure(drop.sdMm, units)}</span>}
       </p>
       <p className="figures text-right text-2xl text-set">{neck ? formatFigure(neck.mm, units) : '—'}</p>
-      <p className="text-note text-soft max-sm:hidden">{last ? formatDay(last.takenOn) : 'never'}</p>
-      <a
-        className="flex min-h-10 items-center justify-center border-2 border-set px-3 text-set hover:bg-set hover:text-white max-sm:hidden"
-        href={`/?client=${client.id}`}
-        onClick={clearBench}
-        aria-label={`Dress ${client.name}`}
-      >
-        Dress
-      </a>
+      <p className="text-note text-soft max-sm:hidden">{last ? sayDay(last.takenOn, timeZone) : 'not measured'}</p>
+      <Link look="other" className="max-sm:hidden" href={`/?client=${client.id}`} aria-label={`Use in fitting: ${client.name}`}>
+        Use in fitting
+      </Link>
     </div>
   );
 }

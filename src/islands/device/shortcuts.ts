@@ -1,17 +1,19 @@
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
+import { tinykeys } from 'tinykeys';
+import { usePreferences } from './preferences.tsx';
 
 /** The one place for keys. `plain` keys act only outside fields, and can be switched off. */
 export const shortcuts = {
-  save: { keys: ['mod+s'], plain: false, does: 'save the fitting, or the record' },
+  save: { keys: ['$mod+s'], plain: false, does: 'save the fitting or the record' },
   find: { keys: ['/'], plain: true, does: 'find, in a list' },
   add: { keys: ['+'], plain: true, does: 'add one, in a list' },
-  undo: { keys: ['mod+z'], plain: false, does: 'undo' },
-  redo: { keys: ['mod+shift+z', 'mod+y'], plain: false, does: 'redo' },
+  undo: { keys: ['$mod+z'], plain: false, does: 'undo' },
+  redo: { keys: ['$mod+Shift+z', '$mod+y'], plain: false, does: 'redo' },
   nextKnot: { keys: ['n'], plain: true, does: 'next knot in the ranking' },
   previousKnot: { keys: ['p'], plain: true, does: 'previous knot' },
   allKnots: { keys: ['a'], plain: true, does: 'named knots, or all of them' },
-  stage: { keys: ['h'], plain: true, does: 'figure as hung, or tied' },
-  view: { keys: ['v'], plain: true, does: 'facing the client, or his mirror' },
+  stage: { keys: ['h'], plain: true, does: 'tie hung, or tied' },
+  view: { keys: ['v'], plain: true, does: 'facing the client, or the wearer’s mirror' },
   units: { keys: ['u'], plain: true, does: 'centimetres or inches' },
   client: { keys: ['1'], plain: true, does: 'the client’s measures' },
   shirt: { keys: ['2'], plain: true, does: 'the shirt’s measures' },
@@ -19,59 +21,40 @@ export const shortcuts = {
   tie: { keys: ['4'], plain: true, does: 'the tie’s measures' },
   aim: { keys: ['5'], plain: true, does: 'aim and rules' },
   help: { keys: ['?'], plain: true, does: 'these keys' },
-} as const;
+} as const satisfies Record<string, { readonly keys: readonly string[]; readonly plain: boolean; readonly does: string }>;
 
 export type ShortcutCode = keyof typeof shortcuts;
 export type ShortcutActions = Partial<Record<ShortcutCode, () => void>>;
 
-/** A key as it is written for people. */
+/** A key as it is written for people: `Ctrl + Shift + Z`. */
 export function keyLabel(key: string): string {
-  return key
-    .replace('mod', 'Ctrl')
-    .replace('shift', 'Shift')
-    .split('+')
-    .map((part) => part.charAt(0).toUpperCase() + part.slice(1))
-    .join(' + ');
+  return key === '+'
+    ? key
+    : key
+        .replace('$mod', 'Ctrl')
+        .split('+')
+        .map((part) => part.charAt(0).toUpperCase() + part.slice(1))
+        .join(' + ');
 }
 
-const switchKey = 'ropewalk.plain-keys';
-
-/** Whether single-letter keys act; kept on this device. */
-export function usePlainKeys(): [boolean, (on: boolean) => void] {
-  const [on, setOn] = useState(() => localStorage.getItem(switchKey) !== 'off');
-  return [
-    on,
-    (next) => {
-      localStorage.setItem(switchKey, next ? 'on' : 'off');
-      setOn(next);
-    },
-  ];
-}
-
-export function useShortcuts(actions: ShortcutActions, plainKeys: boolean): void {
+/** Lets keys act while whoever calls stands on the page. */
+export function useShortcuts(actions: ShortcutActions): void {
+  const { plainKeys } = usePreferences().preferences;
   useEffect(() => {
-    const onKeyDown = (event: KeyboardEvent) => {
-      const code = matching(event);
-      if (!code) return;
-      if (shortcuts[code].plain && (!plainKeys || isTyping(event.target))) return;
-      const act = actions[code];
-      if (!act) return;
-      event.preventDefault();
-      act();
-    };
-    addEventListener('keydown', onKeyDown);
-    return () => removeEventListener('keydown', onKeyDown);
+    const bindings = (Object.keys(actions) as ShortcutCode[]).flatMap((code) => {
+      const { keys, plain } = shortcuts[code];
+      const act = (event: KeyboardEvent) => {
+        if (plain && (!plainKeys || isTyping(event.target))) return;
+        event.preventDefault();
+        actions[code]?.();
+      };
+      // On which keyboards a sign wants the shift key is not ours to know.
+      return keys.flatMap((key) => (/^\W$/.test(key) ? [key, `Shift+${key}`] : [key])).map((key) => [key, act] as const);
+    });
+    return tinykeys(window, Object.fromEntries(bindings));
   }, [actions, plainKeys]);
 }
 
-function matching(event: KeyboardEvent): ShortcutCode | undefined {
-  if (event.altKey) return undefined;
-  const mod = event.ctrlKey || event.metaKey ? 'mod+' : '';
-  const shift = mod && event.shiftKey ? 'shift+' : '';
-  const pressed = `${mod}${shift}${event.key.toLowerCase()}`;
-  return (Object.keys(shortcuts) as ShortcutCode[]).find((code) => (shortcuts[code].keys as readonly string[]).includes(pressed));
-}
-
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && target.closest('input, textarea, select, [role="listbox"], [role="dialog"]') !== null;
+  return target instanceof HTMLElement && target.closest('input:not([type=radio], [type=checkbox]), textarea, select, [role="listbox"], [role="dialog"]') !== null;
 }

@@ -1,7 +1,7 @@
+import { sayDay } from '../../contract/days.ts';
 import type { Fitting } from '../../contract/fitting.ts';
 import type { KnotPlan } from '../../core/index.ts';
 import { formatLength, type LengthUnit } from '../../core/units/length.ts';
-import { formatDay } from '../ui/formatDay.ts';
 
 interface AsSavedProps {
   readonly fitting: Fitting;
@@ -9,20 +9,22 @@ interface AsSavedProps {
   /** What the same inputs would answer today. */
   readonly today: KnotPlan | undefined;
   readonly units: LengthUnit;
+  readonly timeZone: string;
 }
 
 const worthTellingMm = 1;
 
-/** Says that this is an old fitting, and whether today's reckoning would differ. */
-export function AsSaved({ fitting, untouched, today, units }: AsSavedProps) {
-  const day = formatDay(fitting.createdAt);
-  const differs = today && Math.abs(today.start.tailDropMm - fitting.answer.start.tailDropMm) > worthTellingMm;
+/** Says that this is an old fitting, and whether the same measures would start elsewhere today. */
+export function AsSaved({ fitting, untouched, today, units, timeZone }: AsSavedProps) {
+  const { answer, createdAt, personName, note } = fitting;
+  const day = sayDay(createdAt, timeZone);
+  const differs = today?.start.set.end === answer.start.set.end && Math.abs(today.start.set.dropMm - answer.start.set.dropMm) > worthTellingMm;
   return (
     <p className="mt-1.5 bg-follows-wash px-5 py-1.5 text-follows" role="status">
       {untouched
-        ? `Fitting of ${day}, with the measures and the answer as they were.${differs ? ` Today’s reckoning would start at ${formatLength(today.start.tailDropMm, units)}.` : ''}`
-        : `A new fitting, begun from the one of ${day}. The old one stays as it was.`}
-      {fitting.note && <span className="pl-3 text-ink">“{fitting.note}”</span>}
+        ? `Fitting of ${day}${personName ? `, dressed by ${personName}` : ''}, as it was saved.${differs ? ` Today the same measures would start at ${formatLength(today.start.set.dropMm, units)}.` : ''}`
+        : `A new fitting, started from the one of ${day}, which stays as it was.`}
+      {note && <span className="pl-3 text-ink">“{note}”</span>}
     </p>
   );
 }

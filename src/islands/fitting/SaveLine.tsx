@@ -1,59 +1,56 @@
 import type { ReactNode } from 'react';
+import { Button, Link } from '../ui/Button.tsx';
 import type { Saving } from './useSaving.ts';
 
 interface SaveLineProps {
   readonly saving: Saving;
-  /** Why it cannot be saved now, if it cannot. */
+  /** Why it can't be saved now, if it can't. */
   readonly hindrance: string | undefined;
   readonly onSave: () => void;
 }
 
-/** The save button, and what became of the last save. */
+/** The save button, what became of the last save, and why there can be none now. */
 export function SaveLine({ saving, hindrance, onSave }: SaveLineProps) {
-  const { state, giveUp } = saving;
-  const busy = state.kind === 'saving' || state.kind === 'waiting';
+  const { kind } = saving.state;
+  const busy = kind === 'saving' || kind === 'waiting';
   return (
     <div className="flex items-center gap-3">
-      <p role="status" className="max-w-96 text-right text-note leading-snug">
-        {told(saving, giveUp)}
+      <p role="status" id="save-told" className="max-w-96 text-right text-note leading-snug">
+        {told(saving) ?? (hindrance && <span className="text-soft">{hindrance}</span>)}
       </p>
-      <button
-        type="button"
-        className="min-h-10 cursor-pointer bg-set px-4 text-lg font-medium whitespace-nowrap text-white hover:bg-ink disabled:cursor-default disabled:bg-line disabled:text-soft"
-        disabled={busy || hindrance !== undefined || state.kind === 'saved'}
-        title={hindrance ?? 'Ctrl + S'}
+      <Button
+        className="text-lg"
+        disabled={busy || hindrance !== undefined || kind === 'saved'}
+        aria-describedby="save-told"
+        title="Ctrl + S"
         onClick={onSave}
       >
-        {state.kind === 'saved' ? 'Saved' : 'Save fitting'}
-      </button>
+        {kind === 'saved' ? 'Saved' : 'Save fitting'}
+      </Button>
     </div>
   );
 }
 
-function told({ state }: Saving, giveUp: () => void): ReactNode {
+function told({ state, giveUp }: Saving): ReactNode {
   switch (state.kind) {
     case 'unsaved':
       return null;
     case 'saving':
-      return 'Saving …';
+      return 'Saving…';
     case 'waiting':
       return (
         <span className="text-outside">
-          Not saved yet: the studio’s records cannot be reached. Still trying; everything stays here.{' '}
-          <button type="button" className="cursor-pointer underline" onClick={giveUp}>
+          Not saved: the studio’s records can’t be reached. Still trying; nothing you entered is lost.{' '}
+          <Button look="text" onClick={giveUp}>
             Stop trying
-          </button>
+          </Button>
         </span>
       );
     case 'saved':
-      return (
-        <a className="text-follows underline" href={`/fittings/${state.fitting.id}`}>
-          Saved under {state.fitting.clientName}
-        </a>
-      );
+      return <Link href={`/fittings/${state.fitting.id}`}>Saved under {state.fitting.clientName}</Link>;
     case 'refused':
       return <span className="text-outside">Not saved. {state.message}</span>;
     case 'given-up':
-      return <span className="text-outside">Not saved. Everything stays here; save again when you like.</span>;
+      return <span className="text-outside">Not saved. Nothing you entered is lost; save again when you like.</span>;
   }
 }

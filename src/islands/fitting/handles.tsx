@@ -1,4 +1,3 @@
-import { useController, useFormContext } from 'react-hook-form';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import { measures } from '../../core/measures/measures.ts';
@@ -7,16 +6,17 @@ import { collarLeaves } from '../../drawing/collar/leaves.ts';
 import { jacketFronts } from '../../drawing/jacket/fronts.ts';
 import { Dimension } from '../../drawing/sheet/Dimension.tsx';
 import { Handle } from '../../drawing/sheet/Handle.tsx';
-import type { AtHand } from '../atHand/values.ts';
+import { type LengthEntry, useEntry } from '../ui/entry.ts';
+import type { Taking } from '../../core/body/frontDrop.ts';
 
 interface HandleProps {
   readonly request: PlanRequest;
 }
 
-/** The belt line: moves the front drop. A supposed drop becomes a measured one when it is taken by the hand. */
+/** The belt line: moves how far it lies below the collar button. An estimate becomes a measured one when it is taken by the hand. */
 export function FrontDropHandle({ request }: HandleProps) {
-  const { setValue } = useFormContext<AtHand>();
-  const { field } = useController<AtHand, 'question.client.frontDropMm'>({ name: 'question.client.frontDropMm' });
+  const field = useEntry<LengthEntry>('question.client.frontDropMm');
+  const how = useEntry<Taking>('question.client.frontDropHow');
   const { minMm, maxMm } = measures.client.frontDropMm;
   const drop = frontDropOf(request.client);
   const x = 196;
@@ -33,23 +33,23 @@ export function FrontDropHandle({ request }: HandleProps) {
         x={x}
         y={drop.meanMm}
         axis="y"
-        label="Front drop"
+        label="Collar button to belt"
         valueMm={drop.meanMm}
         valueText={formatLength(drop.meanMm, request.units)}
         minMm={minMm}
         maxMm={maxMm}
         onChange={(mm) => {
           field.onChange(mm);
-          setValue('question.client.frontDropHow', 'tape');
+          how.onChange('tape');
         }}
       />
     </g>
   );
 }
 
-/** The lapel's broadest point. */
+/** The lapel at its broadest. */
 export function LapelHandle({ request }: HandleProps) {
-  const { field } = useController<AtHand, 'question.jacket.lapelMm'>({ name: 'question.jacket.lapelMm' });
+  const field = useEntry<LengthEntry>('question.jacket.lapelMm');
   const { client, jacket, units } = request;
   if (!jacket) return null;
   const { minMm, maxMm } = measures.jacket.lapelMm;
@@ -75,7 +75,7 @@ export function LapelHandle({ request }: HandleProps) {
 
 /** The collar's points: their spread. */
 export function SpreadHandle({ request }: HandleProps) {
-  const { field } = useController<AtHand, 'question.shirt.collarSpreadMm'>({ name: 'question.shirt.collarSpreadMm' });
+  const field = useEntry<LengthEntry>('question.shirt.collarSpreadMm');
   const { client, shirt, units } = request;
   const tip = collarLeaves(shirt, client.neckMm).tips[1];
   return (
@@ -84,7 +84,7 @@ export function SpreadHandle({ request }: HandleProps) {
       y={tip[1]}
       axis="x"
       gain={2}
-      label="Tip to tip"
+      label="Collar spread"
       valueMm={shirt.collarSpreadMm}
       valueText={formatLength(shirt.collarSpreadMm, units)}
       minMm={Math.max(measures.shirt.collarSpreadMm.minMm, shirt.tieSpaceMm + 4)}
@@ -96,12 +96,12 @@ export function SpreadHandle({ request }: HandleProps) {
 
 /** The blade's width and the tie's length, on the tie itself. */
 export function TieHandles({ request }: HandleProps) {
-  const length = useController<AtHand, 'question.tie.lengthMm'>({ name: 'question.tie.lengthMm' }).field;
-  const blade = useController<AtHand, 'question.tie.bladeMm'>({ name: 'question.tie.bladeMm' }).field;
+  const length = useEntry<LengthEntry>('question.tie.lengthMm');
+  const blade = useEntry<LengthEntry>('question.tie.bladeMm');
   const { tie, client, shirt, units } = request;
   const lengths = measures.tie.lengthMm;
   const blades = measures.tie.bladeMm;
-  const loop = client.neckMm + shirt.collarAllowanceMm + client.crossingGapMm;
+  const loop = client.neckMm + shirt.collarAllowanceMm;
   return (
     <g>
       <Handle

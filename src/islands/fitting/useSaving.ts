@@ -1,14 +1,15 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
+import { answerKeys } from '../../contract/answerKeys.ts';
 import type { Fitting, FittingDraft } from '../../contract/fitting.ts';
-import type { Worked } from '../atHand/useWorkedPlan.ts';
+import type { PlanQuestion } from '../../core/index.ts';
 import type { AtHand } from '../atHand/values.ts';
-import { fittingsQuery, saveFitting } from '../wire/queries.ts';
+import { saveFitting } from '../wire/queries.ts';
 
 export type SavingState =
   | { readonly kind: 'unsaved' }
   | { readonly kind: 'saving' }
-  /** The records cannot be reached; it goes on trying. */
+  /** The records can't be reached; it goes on trying. */
   | { readonly kind: 'waiting' }
   | { readonly kind: 'saved'; readonly fitting: Fitting }
   | { readonly kind: 'refused'; readonly message: string }
@@ -16,7 +17,7 @@ export type SavingState =
 
 export interface Saving {
   readonly state: SavingState;
-  readonly save: (values: AtHand, worked: Worked, knot: string) => void;
+  readonly save: (values: AtHand, question: PlanQuestion, knot: string) => void;
   readonly giveUp: () => void;
 }
 
@@ -24,43 +25,41 @@ export interface Saving {
  * Saves fittings. While the records are out of reach it keeps trying, and says so; each
  * fitting has its own id, so a save that got through unnoticed is not made twice.
  */
-export function useSaving(values: AtHand): Saving {
+export function useSaving(now: AtHand): Saving {
   const queries = useQueryClient();
-  const attempt = useRef<{ readonly what: string; readonly id: string } | undefined>(undefined);
-  const saved = useRef<string | undefined>(undefined);
+  const attempt = useRef<{ readonly values: AtHand; readonly knot: string; readonly id: string } | undefined>(undefined);
+  const saved = useRef<AtHand | undefined>(undefined);
   // Drafts that are no longer to be tried; a try that waits for its turn looks here first.
   const stopped = useRef(new Set<string>());
   const [givenUp, setGivenUp] = useState(false);
   const mutation = useMutation({
     mutationFn: async (draft: FittingDraft) => {
-      if (stopped.current.has(draft.id)) throw new Error('Given up before it was tried again.');
+      if (stopped.current.has(draft.id)) throw new Error('Stopped before it was tried again.');
       return saveFitting(draft);
     },
-    onSuccess: () => queries.invalidateQueries({ queryKey: fittingsQuery.queryKey }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: answerKeys.fittings() }),
   });
-  const now = JSON.stringify(values);
 
-  const save: Saving['save'] = (bench, { question }, knot) => {
-    const what = JSON.stringify([bench, knot]);
-    if (attempt.current?.what !== what) attempt.current = { what, id: crypto.randomUUID() };
-    saved.current = JSON.stringify(bench);
+  const save: Saving['save'] = (values, question, knot) => {
+    if (attempt.current?.values !== values || attempt.current.knot !== knot) attempt.current = { values, knot, id: crypto.randomUUID() };
+    saved.current = values;
     const { id } = attempt.current;
     stopped.current.delete(id);
     setGivenUp(false);
     mutation.mutate({
       id,
-      clientId: bench.client.id,
-      shirtId: bench.shirt.id,
-      jacketId: bench.jacket?.id ?? null,
-      tieId: bench.tie.id,
-      clientName: bench.client.label,
-      shirtLabel: bench.shirt.label,
-      jacketLabel: bench.jacket?.label ?? null,
-      tieLabel: bench.tie.label,
-      cloth: bench.cloth,
+      clientId: values.client.id,
+      shirtId: values.shirt.id,
+      jacketId: values.jacket?.id ?? null,
+      tieId: values.tie.id,
+      clientName: values.client.label,
+      shirtLabel: values.shirt.label,
+      jacketLabel: values.jacket?.label ?? null,
+      tieLabel: values.tie.label,
+      cloth: values.colours,
       question,
       knot,
-      note: bench.note,
+      note: values.note,
     });
   };
 

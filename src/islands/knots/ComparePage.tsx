@@ -1,26 +1,37 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import type { Given } from '../../contract/given.ts';
 import { formatKnot } from '../../core/index.ts';
 import { knotOfCode } from '../../core/knot/code.ts';
 import { differencesInWords } from '../../core/knotMap/compare.ts';
-import { type MapAxis, type MapAxisCode, mapAxes } from '../../core/knotMap/mappedKnots.ts';
+import { type MapAxis, type MapAxisCode, type MappedKnot, mapAxes } from '../../core/knotMap/mappedKnots.ts';
+import { useAsked } from '../atHand/useAtHand.ts';
+import { capital } from '../records/words.ts';
 import { CollarInCloth } from '../seen/CollarInCloth.tsx';
-import { drawnOn } from '../seen/drawnOn.ts';
 import { TurnedTogether } from '../seen/TurnedTogether.tsx';
 import { dimpleOf } from '../seen/useShownCloth.ts';
-import { type KnotsView, WithKnots } from './WithKnots.tsx';
+import { Button, Link } from '../ui/Button.tsx';
+import { Moves, MovesKey } from '../ui/Moves.tsx';
+import { KnotsAtHand, useColoursAtHand, useInFitting } from './KnotsAtHand.tsx';
+import type { Laying } from './useKnots.ts';
+
+interface ComparePageProps {
+  readonly given: Given;
+  /** Codes of the knots, as the address has them. */
+  readonly codes: readonly string[];
+}
 
 /** Two to four knots side by side: the same tie, the same collar, the differences in words. */
-export function ComparePage() {
-  const [codes] = useState(() => (new URLSearchParams(location.search).get('of') ?? '').split(',').filter(Boolean));
+export function ComparePage({ given, codes }: ComparePageProps) {
+  const lay = useMemo((): Laying => ({ manner: 'any', also: codes.flatMap(movesOf) }), [codes]);
   return (
-    <WithKnots lay={{ manner: 'any', also: codes.flatMap((code) => wordOf(code)) }}>
-      {(atHand) => <SideBySide {...atHand} codes={codes} />}
-    </WithKnots>
+    <KnotsAtHand given={given} lay={lay}>
+      {(knots) => <SideBySide knots={knots} codes={codes} />}
+    </KnotsAtHand>
   );
 }
 
-/** The word of a code, so that knots of any length can stand beside each other. */
-function wordOf(code: string): string[] {
+/** The moves of a code, so that knots of any length can stand beside each other. */
+function movesOf(code: string): string[] {
   const knot = knotOfCode(code);
   return knot ? [formatKnot(knot)] : [];
 }
@@ -28,37 +39,39 @@ function wordOf(code: string): string[] {
 const rows: readonly MapAxisCode[] = ['size', 'height', 'lean', 'takeUp', 'fill', 'moves', 'chance'];
 const most = 4;
 
-function SideBySide({ codes, knots, request, values, units, client, onTake }: KnotsView & { readonly codes: readonly string[] }) {
+function SideBySide({ codes, knots }: { readonly codes: readonly string[]; readonly knots: readonly MappedKnot[] }) {
+  const { request, client, frame, units } = useAsked();
+  const colours = useColoursAtHand();
+  const use = useInFitting();
   const [turn, setTurn] = useState(0);
   const compared = codes.slice(0, most).flatMap((code) => knots.filter((knot) => knot.code === code));
   const [first] = compared;
   if (!first || compared.length < 2) {
     return (
       <p className="py-6 text-xl">
-        Lay two to four knots aside in{' '}
-        <a className="text-set underline" href="/knots">
-          the field
-        </a>{' '}
-        to compare them here.
+        Choose two to four knots under <Link href="/knots">Knots</Link> to compare them here.
       </p>
     );
   }
   return (
     <div className="overflow-x-auto">
+      <MovesKey frame={frame} />
       <table className="w-full table-fixed text-left">
         <thead>
           <tr className="align-bottom">
             <th className="w-36 font-normal">
-              <span className="sr-only">measure</span>
+              <span className="sr-only">Measure</span>
             </th>
             {compared.map((knot) => (
               <th key={knot.code} scope="col" className="px-2 font-normal">
                 <a className="text-2xl font-semibold hover:underline" href={`/knots/${knot.code}`}>
                   {knot.title}
                 </a>
-                <span className="figures block text-note text-soft">{knot.plan.moves}</span>
+                <Moves of={knot.plan.moves} frame={frame} className="block text-note text-soft" />
                 <CollarInCloth
-                  {...drawnOn(request, values)}
+                  request={request}
+                  view={frame.view}
+                  {...colours}
                   id={`compare-${knot.code.replace('.', '-')}`}
                   plan={knot.plan}
                   className="h-56 w-full"
@@ -70,11 +83,11 @@ function SideBySide({ codes, knots, request, values, units, client, onTake }: Kn
         <tbody>
           <tr className="align-top">
             <th scope="row" className="py-1 font-normal text-soft">
-              tied in cloth; turned together
+              Tied in cloth; all turn together
             </th>
             {compared.map((knot) => (
               <td key={knot.code} className="px-2 pb-2">
-                <TurnedTogether knot={knot} request={request} values={values} dimple={dimpleOf(client)} turn={turn} onTurn={setTurn} />
+                <TurnedTogether shown={{ knot, request, colours }} dimple={dimpleOf(client)} turn={turn} onTurn={setTurn} />
               </td>
             ))}
           </tr>
@@ -83,11 +96,11 @@ function SideBySide({ codes, knots, request, values, units, client, onTake }: Kn
             return (
               <tr key={code} className="border-t border-line">
                 <th scope="row" className="py-1 font-normal text-soft">
-                  {axis.label}
+                  {capital(axis.label)}
                 </th>
                 {compared.map((knot) => (
                   <td key={knot.code} className="figures px-2 text-xl text-follows">
-                    {axis.say(axis.of(knot), units)}
+                    {code === 'chance' && !knot.plan.feasible ? '—' : axis.say(axis.of(knot), units)}
                   </td>
                 ))}
               </tr>
@@ -95,12 +108,12 @@ function SideBySide({ codes, knots, request, values, units, client, onTake }: Kn
           })}
           <tr className="border-t border-line align-top">
             <th scope="row" className="py-2 font-normal text-soft">
-              against the {first.title}
+              Compared with {first.title}
             </th>
             {compared.map((knot) => (
               <td key={knot.code} className="px-2 py-2">
                 {knot === first ? (
-                  <span className="text-soft">what the others are held against</span>
+                  <span className="text-soft">The others are compared with this one.</span>
                 ) : (
                   <ul>
                     {differencesInWords(knot, first, units).map((text) => (
@@ -108,9 +121,9 @@ function SideBySide({ codes, knots, request, values, units, client, onTake }: Kn
                     ))}
                   </ul>
                 )}
-                <button type="button" className="mt-2 min-h-9 cursor-pointer text-set underline" onClick={() => onTake(knot.plan.moves)}>
-                  To the bench
-                </button>
+                <Button look="text" className="mt-2" onClick={() => use(knot.plan.moves)}>
+                  Use in fitting
+                </Button>
               </td>
             ))}
           </tr>

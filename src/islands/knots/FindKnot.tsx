@@ -1,23 +1,23 @@
 import { useState } from 'react';
-import type { ClientRecord } from '../../contract/records/records.ts';
-import { type Frame, formatKnot, type Knot } from '../../core/index.ts';
+import { formatKnot, type Knot } from '../../core/index.ts';
 import { knotTitle } from '../../core/knot/code.ts';
 import { type Found, findKnot, framesThatRead } from '../../core/knot/find.ts';
 import { nearestKnots } from '../../core/knot/nearest.ts';
 import { parseKnot, regionsIn } from '../../core/knot/parse.ts';
 import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
+import { sayFrame } from '../../drawing/geometry/view.ts';
+import { useAsked } from '../atHand/useAtHand.ts';
+import { Moves } from '../ui/Moves.tsx';
 import { useMeaning } from './useMeaning.ts';
 
 interface FindKnotProps {
-  readonly frame: Frame;
   readonly knots: readonly MappedKnot[];
-  /** Whose meaning of a shared name is remembered; the studio's own where nobody is on the bench. */
-  readonly client: ClientRecord | null;
-  readonly onFind: (word: string) => void;
+  readonly onFind: (moves: string) => void;
 }
 
-/** Finds a knot by its name, its word, told as moves or as manoeuvres, or its code; asks where a name has several. */
-export function FindKnot({ frame, knots, client, onFind }: FindKnotProps) {
+/** Finds a knot by its name, its moves as they are shown, moves told in words, or its number; asks where a name has several. */
+export function FindKnot({ knots, onFind }: FindKnotProps) {
+  const { frame, client } = useAsked();
   const meaning = useMeaning(client);
   const [text, setText] = useState('');
   const found = calledByStudio(text, knots) ?? findKnot(text, frame);
@@ -44,7 +44,7 @@ export function FindKnot({ frame, knots, client, onFind }: FindKnotProps) {
           id="find"
           type="search"
           className="h-10 w-full border-b-2 border-set/40 bg-transparent text-xl text-set placeholder:text-soft focus:border-set"
-          placeholder="a name, Li Ro Li Co T, across the front …"
+          placeholder="a name, moves, or “across the front, behind …”"
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
@@ -55,7 +55,7 @@ export function FindKnot({ frame, knots, client, onFind }: FindKnotProps) {
         {found.kind === 'several' && (
           <>
             <p className="text-soft">
-              Several pass under this name. Which is meant? The answer is remembered for {client ? client.name : 'this device'}.
+              Several knots share this name. Which one is meant? The answer is remembered for {client ? client.name : 'this device'}.
             </p>
             <Choices
               of={found.knots}
@@ -70,22 +70,26 @@ export function FindKnot({ frame, knots, client, onFind }: FindKnotProps) {
         {found.kind === 'illegal' && (
           <>
             <p className="text-outside">{found.error.message}</p>
-            {framesThatRead(text).length > 0 && <p className="text-soft">In another view it is a knot.</p>}
+            {framesThatRead(text)
+              .slice(0, 1)
+              .map((other) => (
+                <p key={sayFrame(other)} className="text-soft">
+                  Read as “{sayFrame(other)}” it is a knot.
+                </p>
+              ))}
             <p className="text-soft">Nearest to it:</p>
-            <Choices of={nearestTo(text, frame)} onTake={take} />
+            <Choices of={nearestTo(text)} onTake={take} />
           </>
         )}
-        {found.kind === 'nothing' && text.trim() !== '' && (
-          <p className="text-soft">Nothing is called that, and it is no sequence of moves.</p>
-        )}
+        {found.kind === 'nothing' && text.trim() !== '' && <p className="text-soft">No knot has this name, and these aren’t moves.</p>}
       </div>
     </form>
   );
-}
 
-function nearestTo(text: string, frame: Frame): Knot[] {
-  const read = regionsIn(text, frame);
-  return read ? nearestKnots(read.regions, read.manner) : [];
+  function nearestTo(moves: string): Knot[] {
+    const read = regionsIn(moves, frame);
+    return read ? nearestKnots(read.regions, read.manner) : [];
+  }
 }
 
 /** The studio's own names come before any other. */
@@ -120,10 +124,10 @@ interface ChoiceProps {
 }
 
 function Choice({ knot, isMeant = false, onTake }: ChoiceProps) {
-  const word = formatKnot(knot);
+  const { frame } = useAsked();
   return (
     <button type="button" className="min-h-7 cursor-pointer text-left text-set underline" onClick={() => onTake(knot)}>
-      {knotTitle(knot)} <span className="figures text-soft">{word}</span>
+      {knotTitle(knot)} <Moves of={formatKnot(knot)} frame={frame} className="text-soft" />
       {isMeant && ' (meant last time)'}
     </button>
   );

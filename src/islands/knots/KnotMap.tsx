@@ -39,7 +39,7 @@ const mostZoom = 12;
 /** Pixels a millimetre of knot is drawn at before zooming. */
 const knotScale = 0.62;
 
-/** The field as a map: zoomed by wheel, drag or keys, walked by the arrow keys. */
+/** The knots as a map: zoomed by wheel, drag or keys, walked by the arrow keys. */
 export function KnotMap({ knots, axes, zone, chosen, marked, colour, frame, pictureOf, units, onChoose, onOpen }: KnotMapProps) {
   const svg = useRef<SVGSVGElement>(null);
   const [transform, setTransform] = useState<ZoomTransform>(zoomIdentity);
@@ -102,7 +102,7 @@ export function KnotMap({ knots, axes, zone, chosen, marked, colour, frame, pict
       <div
         role="listbox"
         tabIndex={0}
-        aria-label="All knots, by place"
+        aria-label="Map of knots"
         aria-activedescendant={chosen && placed.some(({ knot }) => knot.code === chosen) ? idOf(chosen) : undefined}
         onKeyDown={onKeyDown}
       >
@@ -129,13 +129,13 @@ export function KnotMap({ knots, axes, zone, chosen, marked, colour, frame, pict
         </svg>
       </div>
       <div className="absolute top-1 right-1 flex">
-        <MapButton label="Nearer (+)" onPress={() => zoomBy(1.6)}>
+        <MapButton label="Zoom in (+)" onPress={() => zoomBy(1.6)}>
           +
         </MapButton>
-        <MapButton label="Farther (−)" onPress={() => zoomBy(1 / 1.6)}>
+        <MapButton label="Zoom out (−)" onPress={() => zoomBy(1 / 1.6)}>
           −
         </MapButton>
-        <MapButton label="The whole field (0)" onPress={zoomOut}>
+        <MapButton label="All knots (0)" onPress={zoomOut}>
           all
         </MapButton>
       </div>

@@ -1,33 +1,33 @@
-import type { PlanRequest } from '../../core/index.ts';
 import { hardshipsOf } from '../../core/knot/difficulty.ts';
 import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { similarTo } from '../../core/knotMap/similar.ts';
-import { endToSet } from '../../core/plan/setting.ts';
-import { formatLength, type LengthUnit } from '../../core/units/length.ts';
-import type { AtHand } from '../atHand/values.ts';
+import { formatLength, roughly } from '../../core/units/length.ts';
+import { useAsked } from '../atHand/useAtHand.ts';
+import { capital } from '../records/words.ts';
 import { CollarInCloth } from '../seen/CollarInCloth.tsx';
-import { drawnOn } from '../seen/drawnOn.ts';
+import { Button, Link } from '../ui/Button.tsx';
+import { Moves, MovesKey } from '../ui/Moves.tsx';
+import { useColoursAtHand, useInFitting } from './KnotsAtHand.tsx';
 
 interface KnotPanelProps {
   readonly knot: MappedKnot;
   readonly knots: readonly MappedKnot[];
-  readonly request: PlanRequest;
-  readonly values: AtHand;
-  readonly units: LengthUnit;
-  /** Knots laid aside to be compared. */
+  /** Knots set aside to be compared. */
   readonly tray: readonly string[];
   readonly onTray: (codes: readonly string[]) => void;
   readonly onChoose: (code: string) => void;
-  readonly onTake: (word: string) => void;
 }
 
 const mostCompared = 4;
 
-/** The knot that is looked at: on this collar, with one step to its neighbours. */
-export function KnotPanel({ knot, knots, request, values, units, tray, onTray, onChoose, onTake }: KnotPanelProps) {
+/** The knot that is looked at: on this collar, with one step to those similar to it. */
+export function KnotPanel({ knot, knots, tray, onTray, onChoose }: KnotPanelProps) {
+  const { request, frame, units } = useAsked();
+  const colours = useColoursAtHand();
+  const use = useInFitting();
   const { plan, title, difficulty } = knot;
-  const toSet = endToSet(plan.start);
   const inTray = tray.includes(knot.code);
+  const { set } = plan.start;
   return (
     <section aria-label="The knot looked at">
       <h2 className="text-2xl leading-tight font-semibold">
@@ -35,56 +35,44 @@ export function KnotPanel({ knot, knots, request, values, units, tray, onTray, o
           {title}
         </a>
       </h2>
-      <p className="figures text-soft">{plan.moves}</p>
-      <CollarInCloth {...drawnOn(request, values)} id="in-hand" plan={plan} className="h-52 w-full" />
+      <Moves of={plan.moves} frame={frame} className="text-lg" />
+      <MovesKey frame={frame} />
+      <CollarInCloth request={request} view={frame.view} {...colours} id="in-hand" plan={plan} className="h-52 w-full" />
       <p className={plan.feasible ? 'text-follows' : 'text-outside'}>
-        {plan.feasible
-          ? `${toSet.name === 'blade' ? 'Blade’s tip' : 'Narrow tip'} at ${formatLength(toSet.dropMm, units)}; takes up ${formatLength(plan.takeUpMm, units)}.`
-          : plan.reasons.find(({ code }) => code === 'narrow-end')?.text}
+        {plan.refusal
+          ? plan.refusal.text
+          : `Set the ${set.end} tip at ${formatLength(roughly(set.dropMm, units), units)}; takes up ${formatLength(plan.takeUpMm, units)}.`}
       </p>
       <p className="text-note text-soft">
-        {difficulty.charAt(0).toUpperCase() + difficulty.slice(1)}:{' '}
+        {capital(difficulty)}:{' '}
         {hardshipsOf(plan.properties)
           .map(({ text }) => text)
           .join(', ')}
-        . {plan.properties.selfReleasing ? 'Falls open when the narrow end is drawn out.' : 'Does not fall open.'}
+        . {plan.properties.selfReleasing ? 'Pulls open when the tail is drawn out.' : 'Doesn’t pull open.'}
       </p>
-      <Neighbours knot={knot} knots={knots} onChoose={onChoose} />
+      <Similar knot={knot} knots={knots} onChoose={onChoose} />
       <div className="flex flex-wrap gap-2 pt-2">
-        <button
-          type="button"
-          className="min-h-10 cursor-pointer bg-set px-3 font-medium text-white hover:bg-ink"
-          onClick={() => onTake(plan.moves)}
-        >
-          To the bench
-        </button>
-        <a
-          className="flex min-h-10 items-center border-2 border-set px-3 text-set hover:bg-set hover:text-white"
-          href={`/knots/${knot.code}`}
-        >
-          All about it
-        </a>
-        <button
-          type="button"
+        <Button onClick={() => use(plan.moves)}>Use in fitting</Button>
+        <Link look="other" href={`/knots/${knot.code}`}>
+          Details
+        </Link>
+        <Button
+          look="plain"
           disabled={!inTray && tray.length >= mostCompared}
-          className="min-h-10 cursor-pointer border-2 border-ink px-3 disabled:cursor-default disabled:border-line disabled:text-soft"
           onClick={() => onTray(inTray ? tray.filter((code) => code !== knot.code) : [...tray, knot.code])}
         >
-          {inTray ? 'Not to compare' : 'To compare'}
-        </button>
-        {plan.names.length === 0 && (
-          <a className="flex min-h-10 items-center px-1 text-set underline" href={`/namings/new?word=${encodeURIComponent(plan.moves)}`}>
-            Name it
-          </a>
-        )}
+          {inTray ? 'Don’t compare' : 'Compare'}
+        </Button>
+        {!inTray && tray.length >= mostCompared && <span className="text-note text-soft">At most {mostCompared} are compared.</span>}
+        {plan.names.length === 0 && <Link href={`/namings/new?word=${encodeURIComponent(plan.moves)}`}>Name this knot</Link>}
       </div>
       {tray.length > 0 && (
         <p className="pt-2">
-          Laid aside: {tray.map((code) => knots.find((each) => each.code === code)?.title).join(', ')}.{' '}
-          {tray.length > 1 && (
-            <a className="inline-flex min-h-8 items-center font-medium text-set underline" href={`/knots/compare?of=${tray.join(',')}`}>
-              Compare these {tray.length}
-            </a>
+          To compare: {tray.map((code) => knots.find((each) => each.code === code)?.title ?? code).join(', ')}.{' '}
+          {tray.length > 1 ? (
+            <Link href={`/knots/compare?of=${tray.join(',')}`}>Compare these {tray.length}</Link>
+          ) : (
+            <span className="text-soft">Choose one more.</span>
           )}
         </p>
       )}
@@ -92,14 +80,14 @@ export function KnotPanel({ knot, knots, request, values, units, tray, onTray, o
   );
 }
 
-interface NeighboursProps {
+interface SimilarProps {
   readonly knot: MappedKnot;
   readonly knots: readonly MappedKnot[];
   readonly onChoose: (code: string) => void;
 }
 
 /** One step larger, smaller, more level, shorter. */
-export function Neighbours({ knot, knots, onChoose }: NeighboursProps) {
+export function Similar({ knot, knots, onChoose }: SimilarProps) {
   const { larger, smaller, moreLevel, fewerMoves } = similarTo(knot, knots);
   const steps = [
     ['a little larger', larger],

@@ -1,8 +1,10 @@
 import { useState } from 'react';
+import { capital } from '../records/words.ts';
 import type { Frame } from '../../core/index.ts';
 import { type MapAxis, type MapAxisCode, type MappedKnot, mapAxes } from '../../core/knotMap/mappedKnots.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { KnotSilhouette } from '../../drawing/knot/KnotSilhouette.tsx';
+import { Moves } from '../ui/Moves.tsx';
 import type { KnotPicture } from '../../drawing/knot/picture.ts';
 
 interface KnotTableProps {
@@ -17,7 +19,7 @@ interface KnotTableProps {
 
 const columns: readonly MapAxisCode[] = ['size', 'lean', 'height', 'takeUp', 'fill', 'moves', 'chance'];
 
-/** The same field as a table, ordered by whichever column is pressed. */
+/** The same knots as a table, ordered by whichever column is pressed. */
 export function KnotTable({ knots, chosen, colour, frame, pictureOf, units, onChoose }: KnotTableProps) {
   const [by, setBy] = useState<MapAxisCode>('size');
   const axis: MapAxis = mapAxes[by];
@@ -28,7 +30,7 @@ export function KnotTable({ knots, chosen, colour, frame, pictureOf, units, onCh
         <caption className="sr-only">All knots with their measures</caption>
         <thead className="sticky top-0 bg-ground text-note text-soft">
           <tr className="border-b-2 border-ink">
-            <th className="font-normal">knot</th>
+            <th className="font-normal">Knot</th>
             {columns.map((code) => (
               <th key={code} className="pl-3 text-right font-normal" aria-sort={by === code ? 'ascending' : 'none'}>
                 <button
@@ -36,7 +38,7 @@ export function KnotTable({ knots, chosen, colour, frame, pictureOf, units, onCh
                   className={`min-h-8 cursor-pointer ${by === code ? 'text-ink underline' : ''}`}
                   onClick={() => setBy(code)}
                 >
-                  {mapAxes[code].label}
+                  {capital(mapAxes[code].label)}
                 </button>
               </th>
             ))}
@@ -60,7 +62,7 @@ export function KnotTable({ knots, chosen, colour, frame, pictureOf, units, onCh
                     picture={pictureOf(knot.plan.moves)}
                   />
                   <span>
-                    {knot.title} <span className="figures block text-note text-soft">{knot.plan.moves}</span>
+                    {knot.title} <Moves of={knot.plan.moves} frame={frame} className="block text-note text-soft" />
                   </span>
                 </button>
               </th>
@@ -68,7 +70,7 @@ export function KnotTable({ knots, chosen, colour, frame, pictureOf, units, onCh
                 const each: MapAxis = mapAxes[code];
                 return (
                   <td key={code} className={`figures pl-3 text-right ${knot.plan.feasible ? '' : 'text-soft'}`}>
-                    {each.say(each.of(knot), units)}
+                    {code === 'chance' && !knot.plan.feasible ? '—' : each.say(each.of(knot), units)}
                   </td>
                 );
               })}

@@ -1,34 +1,45 @@
 import { useMemo, useState } from 'react';
+import type { Given } from '../../contract/given.ts';
 import { knotCode } from '../../core/knot/code.ts';
 import { mannerCodes, mannerOf, manners } from '../../core/knot/manners.ts';
 import { parseKnot } from '../../core/knot/parse.ts';
 import { type MapAxisCode, type MappedKnot, mapAxes } from '../../core/knotMap/mappedKnots.ts';
 import { zoneFor } from '../../core/knotMap/zone.ts';
-import { usePlainKeys, useShortcuts } from '../device/shortcuts.ts';
+import { useAsked } from '../atHand/useAtHand.ts';
+import { useShortcuts } from '../device/shortcuts.ts';
 import { useKnotPictures } from '../seen/useKnotPictures.ts';
+import { MovesKey } from '../ui/Moves.tsx';
 import { Switch } from '../ui/Switch.tsx';
 import { FindKnot } from './FindKnot.tsx';
 import { filterLabels, noFilters, passes } from './filters.ts';
 import { KnotMap } from './KnotMap.tsx';
 import { KnotPanel } from './KnotPanel.tsx';
+import { KnotsAtHand, useColoursAtHand } from './KnotsAtHand.tsx';
 import { KnotTable } from './KnotTable.tsx';
 import type { Laying } from './useKnots.ts';
-import { type KnotsView, WithKnots } from './WithKnots.tsx';
 
-/** Every knot there is, for this tie on this collar. */
-export function KnotsPage() {
-  const [lay, setLay] = useState<Laying>({});
-  return <WithKnots lay={lay}>{(atHand) => <Laid {...atHand} onLay={setLay} />}</WithKnots>;
+const asAtHand: Laying = {};
+
+/** Every knot, for this tie on this collar. */
+export function KnotsPage({ given }: { readonly given: Given }) {
+  const [lay, setLay] = useState(asAtHand);
+  return (
+    <KnotsAtHand given={given} lay={lay}>
+      {(knots) => <Laid knots={knots} lay={lay} onLay={setLay} />}
+    </KnotsAtHand>
+  );
 }
 
-interface LaidProps extends KnotsView {
+interface LaidProps {
+  readonly knots: readonly MappedKnot[];
+  readonly lay: Laying;
   readonly onLay: (lay: Laying) => void;
 }
 
 const families = [...mannerCodes.map((key) => ({ key, label: manners[key].label })), { key: 'any', label: 'all' }] as const;
 
 const forms = [
-  { key: 'field', label: 'field' },
+  { key: 'map', label: 'map' },
   { key: 'list', label: 'list' },
 ] as const;
 
@@ -36,44 +47,43 @@ const axisCodes = Object.keys(mapAxes) as MapAxisCode[];
 const fewest = 2;
 const most = 9;
 
-function Laid({ request, knots, client, values, units, onTake, onLay }: LaidProps) {
+function Laid({ knots, lay, onLay }: LaidProps) {
+  const { request, values, units, frame } = useAsked();
   const [axes, setAxes] = useState<{ readonly x: MapAxisCode; readonly y: MapAxisCode }>({ x: 'size', y: 'lean' });
   const [filters, setFilters] = useState(noFilters);
-  const [form, setForm] = useState<'field' | 'list'>('field');
+  const [form, setForm] = useState<'map' | 'list'>('map');
   const [code, setCode] = useState<string>();
   const [tray, setTray] = useState<readonly string[]>([]);
-  const [plainKeys] = usePlainKeys();
-  useShortcuts({ find: () => document.getElementById('find')?.focus() }, plainKeys);
+  useShortcuts({ find: () => document.getElementById('find')?.focus() });
   const shown = useMemo(() => knots.filter((knot) => passes(knot, filters) || knot.code === code), [knots, filters, code]);
   const zone = useMemo(() => zoneFor(request.shirt, knots), [request.shirt, knots]);
   const chosen = knots.find((knot) => knot.code === code) ?? atFirst(shown, values.knot);
-  const colour = values.cloth.tie[0] ?? '#5a626b';
+  const [colour = ''] = useColoursAtHand().cloth.colours;
   const pictureOf = useKnotPictures(colour);
+  const seen = { knots: shown, chosen: chosen?.code, colour, frame, pictureOf, units, onChoose: setCode };
   return (
     <div className="grid gap-x-6 lg:grid-cols-[minmax(0,1fr)_20rem]">
       <div>
         <div className="flex flex-wrap items-start justify-between gap-x-5 gap-y-1">
           <FindKnot
-            frame={{ view: 'own', blade: request.client.blade }}
             knots={knots}
-            client={client}
-            onFind={(word) => {
-              const knot = parseKnot(word);
-              onLay({ manner: mannerOf(knot), also: [word] });
+            onFind={(moves) => {
+              const knot = parseKnot(moves);
+              onLay({ manner: mannerOf(knot), also: [moves] });
               setFilters(noFilters);
               setCode(knotCode(knot));
             }}
           />
           <Switch
             label="Family"
-            value={request.taste.manner}
+            value={lay.manner ?? request.search.manner}
             choices={families}
             onChange={(manner) => {
               onLay({ manner, also: [] });
               setCode(undefined);
             }}
           />
-          <Switch label="Form" value={form} choices={forms} onChange={setForm} />
+          <Switch label="Map or list" value={form} choices={forms} onChange={setForm} />
         </div>
         <div className="flex flex-wrap items-center gap-x-4 pb-1 text-[0.95rem]">
           {(Object.keys(filterLabels) as (keyof typeof filterLabels)[]).map((key) => (
@@ -102,25 +112,17 @@ function Laid({ request, knots, client, values, units, onTake, onLay }: LaidProp
             {shown.length} of {knots.length} knots
           </p>
         </div>
-        {form === 'field' ? (
+        {form === 'map' ? (
           <>
-            <KnotMap
-              knots={shown}
-              axes={axes}
-              zone={zone}
-              chosen={chosen?.code}
-              marked={tray}
-              colour={colour}
-              frame={{ view: 'facing', blade: request.client.blade }}
-              pictureOf={pictureOf}
-              units={units}
-              onChoose={setCode}
-              onOpen={(which) => location.assign(`/knots/${which}`)}
-            />
+            <p className="text-note text-soft">
+              Each picture is a knot{axes.x === 'size' || axes.y === 'size' ? '; the shaded band suits this collar' : ''}. Pale ones won’t work
+              with this tie.
+            </p>
+            <KnotMap {...seen} axes={axes} zone={zone} marked={tray} onOpen={(which) => location.assign(`/knots/${which}`)} />
             <div className="flex flex-wrap gap-x-6">
               {(['x', 'y'] as const).map((side) => (
                 <label key={side} className="flex min-h-9 items-center gap-2">
-                  {side === 'x' ? 'across' : 'up'}
+                  {side === 'x' ? 'Across' : 'Up'}
                   <select
                     className="h-9 border-b-2 border-set/40 bg-transparent text-set"
                     value={axes[side]}
@@ -137,35 +139,18 @@ function Laid({ request, knots, client, values, units, onTake, onLay }: LaidProp
             </div>
           </>
         ) : (
-          <KnotTable
-            knots={shown}
-            chosen={chosen?.code}
-            colour={colour}
-            frame={{ view: 'facing', blade: request.client.blade }}
-            pictureOf={pictureOf}
-            units={units}
-            onChoose={setCode}
-          />
+          <>
+            <MovesKey frame={frame} />
+            <KnotTable {...seen} />
+          </>
         )}
       </div>
-      {chosen && (
-        <KnotPanel
-          knot={chosen}
-          knots={knots}
-          request={request}
-          values={values}
-          units={units}
-          tray={tray}
-          onTray={setTray}
-          onChoose={setCode}
-          onTake={onTake}
-        />
-      )}
+      {chosen && <KnotPanel knot={chosen} knots={knots} tray={tray} onTray={setTray} onChoose={setCode} />}
     </div>
   );
 }
 
-/** The knot on the bench; where none was chosen there, the best that has a name. */
-function atFirst(shown: readonly MappedKnot[], word: string | null): MappedKnot | undefined {
-  return shown.find(({ plan }) => plan.moves === word) ?? shown.find(({ plan }) => plan.names.length > 0) ?? shown[0];
+/** The knot of the fitting; where none was chosen there, the best that has a name. */
+function atFirst(shown: readonly MappedKnot[], moves: string | null): MappedKnot | undefined {
+  return shown.find(({ plan }) => plan.moves === moves) ?? shown.find(({ plan }) => plan.names.length > 0) ?? shown[0];
 }

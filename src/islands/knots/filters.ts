@@ -13,9 +13,9 @@ export const noFilters: Filters = { named: false, releasing: false, seamIn: fals
 
 export const filterLabels: Readonly<Record<Exclude<keyof Filters, 'mostMoves'>, string>> = {
   named: 'has a name',
-  releasing: 'falls open',
-  seamIn: 'starts seam in',
-  feasible: 'can be worn',
+  releasing: 'pulls open',
+  seamIn: 'starts seam to the shirt',
+  feasible: 'works with this tie',
 };
 
 export function passes({ plan: { properties, names, feasible } }: MappedKnot, filters: Filters): boolean {

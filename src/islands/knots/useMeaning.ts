@@ -3,7 +3,7 @@ import type { ClientRecord } from '../../contract/records/records.ts';
 import { keepRecord, recordQuery } from '../wire/queries.ts';
 
 /** Where a client's meaning of a shared name is kept. */
-const kept = { Windsor: 'meansWindsor', 'half-Windsor': 'meansHalfWindsor' } as const;
+const kept = { Windsor: 'meansWindsor', 'Half-Windsor': 'meansHalfWindsor' } as const;
 type SharedName = keyof typeof kept;
 
 const isShared = (name: string): name is SharedName => name in kept;
@@ -16,7 +16,7 @@ export interface Meaning {
 }
 
 /**
- * Which knot a shared name means to a client, kept in his record; for names his record has no
+ * Which knot a shared name means to a client, kept on their record; for names the record has no
  * place for, and where there is no client, on this device.
  */
 export function useMeaning(client: ClientRecord | null): Meaning {

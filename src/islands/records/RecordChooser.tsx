@@ -1,9 +1,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
-import { kinds } from '../../contract/records/kinds.ts';
+import { kindWords, titleOf } from '../../contract/records/kindWords.ts';
 import type { Kind } from '../../contract/records/records.ts';
 import { Chooser } from '../ui/Chooser.tsx';
 import { listQuery } from '../wire/queries.ts';
+import { coloursOf } from './coloursOf.ts';
+import { capital } from './words.ts';
 
 interface RecordChooserProps {
   readonly kind: Kind;
@@ -24,24 +26,24 @@ export const noRecord = 'none';
 /** Chooses one record of a kind, however many there are: the server is asked while the name is typed. */
 export function RecordChooser({ kind, label, value, placeholder, none, wearableBy, onChoose }: RecordChooserProps) {
   const [text, setText] = useState('');
+  const [opened, setOpened] = useState(false);
   const find = useDeferredValue(text);
   const { data } = useQuery({
     ...listQuery(kind, { find, ...(wearableBy === undefined ? {} : { wearableBy }) }),
     placeholderData: keepPreviousData,
+    enabled: opened,
   });
-  const { titleOf, many } = kinds[kind];
   const rows = data?.rows ?? [];
   const more = (data?.total ?? 0) - rows.length;
-  const title = `${many.charAt(0).toUpperCase()}${many.slice(1)}${more > 0 ? `, and ${more} more: type to find them` : ''}`;
+  const title = `${capital(kindWords[kind].many)}${more > 0 ? `, and ${more} more: type to find them` : ''}`;
   const groups = [
     ...(none === undefined ? [] : [{ title: 'Or', choices: [{ key: noRecord, label: none }] }]),
     {
       title,
-      choices: rows.map((record) => ({
-        key: record.id,
-        label: titleOf(record),
-        ...('colours' in record ? { colours: record.colours } : 'colour' in record ? { colours: [record.colour] } : {}),
-      })),
+      choices: rows.map((record) => {
+        const colours = coloursOf(record);
+        return { key: record.id, label: titleOf(record), ...(colours && { colours }) };
+      }),
     },
   ];
   return (
@@ -51,6 +53,7 @@ export function RecordChooser({ kind, label, value, placeholder, none, wearableB
       placeholder={placeholder}
       groups={groups}
       search={{ text, onText: setText }}
+      onOpen={() => setOpened(true)}
       onChoose={(key) => {
         setText('');
         const record = rows.find(({ id }) => id === key);

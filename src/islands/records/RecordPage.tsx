@@ -1,9 +1,14 @@
-import { QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { kinds } from '../../contract/records/kinds.ts';
+import type { Given } from '../../contract/given.ts';
+import { titleOf } from '../../contract/records/kindWords.ts';
+import { kinds } from '../../contract/records/kinds/index.ts';
 import type { Kind } from '../../contract/records/records.ts';
+import { Link } from '../ui/Button.tsx';
+import { Loading } from '../ui/Loading.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
-import { createQueryClient, recordQuery, studioQuery } from '../wire/queries.ts';
+import { recordQuery, studioQuery } from '../wire/queries.ts';
+import { WithGiven } from '../wire/WithGiven.tsx';
 import { ClientsPieces } from './ClientsPieces.tsx';
 import { entriesOf, freshEntries } from './form/entries.ts';
 import { RecordForm } from './form/RecordForm.tsx';
@@ -12,68 +17,60 @@ interface RecordPageProps {
   readonly kind: Kind;
   /** `new` for one that is to be added. */
   readonly id: string;
+  readonly given: Given;
+  /** What the address says of a new one. */
+  readonly known?: Readonly<Record<string, string>>;
 }
 
-/** One client, shirt, jacket, tie, square or outfit: to read, to change, to put away. */
-export function RecordPage(props: RecordPageProps) {
-  const [queries] = useState(createQueryClient);
+/** One record of any kind: to read, to change, to archive. */
+export function RecordPage({ given, id, kind, known = {} }: RecordPageProps) {
   return (
-    <QueryClientProvider client={queries}>
-      {props.id === 'new' ? <NewRecord kind={props.kind} /> : <KeptRecord {...props} />}
-    </QueryClientProvider>
+    <WithGiven given={given}>{id === 'new' ? <NewRecord kind={kind} known={known} /> : <KeptRecord kind={kind} id={id} />}</WithGiven>
   );
 }
 
-function NewRecord({ kind }: { readonly kind: Kind }) {
+function NewRecord({ kind, known }: { readonly kind: Kind; readonly known: Readonly<Record<string, string>> }) {
   const studio = useQuery(studioQuery);
-  const [initial] = useState(() => {
-    const known = new URLSearchParams(location.search);
-    return freshEntries(kind, Object.fromEntries([...known].filter(([key]) => key in kinds[kind].fresh)));
-  });
-  if (!studio.data) return <Waiting one={kinds[kind].one} failed={studio.failureCount > 0} message={studio.error?.message} />;
+  const [initial] = useState(() => freshEntries(kind, Object.fromEntries(Object.entries(known).filter(([key]) => key in kinds[kind].fresh))));
+  if (!studio.data) return <Waiting failed={studio.failureCount > 0} message={studio.error?.message} />;
   return (
     <RecordForm
       kind={kind}
       initial={initial}
       draftId="new"
-      studioUnits={studio.data.units}
+      studio={studio.data}
       onKept={(record) => location.replace(`/${kind}/${record.id}`)}
     />
   );
 }
 
-function KeptRecord({ kind, id }: RecordPageProps) {
+function KeptRecord({ kind, id }: { readonly kind: Kind; readonly id: string }) {
   const studio = useQuery(studioQuery);
   const record = useQuery({ ...recordQuery(kind, id), staleTime: Number.POSITIVE_INFINITY });
-  const units = studio.data?.units;
-  if (!record.data || !units) {
+  if (!record.data || !studio.data) {
     const failed = record.failureCount > 0 || studio.failureCount > 0;
-    return <Waiting one={kinds[kind].one} failed={failed} message={(record.error ?? studio.error)?.message} />;
+    return <Waiting failed={failed} message={(record.error ?? studio.error)?.message} />;
   }
   return (
     <>
       {kind === 'outfits' && 'clientId' in record.data && record.data.clientId && <Whose clientId={record.data.clientId} />}
-      <RecordForm kind={kind} initial={entriesOf(record.data)} draftId={id} studioUnits={units} onKept={() => undefined} />
-      {kind === 'clients' && <ClientsPieces clientId={id} name={kinds.clients.titleOf(record.data)} />}
+      <RecordForm kind={kind} initial={entriesOf(record.data)} draftId={id} studio={studio.data} onKept={() => undefined} />
+      {kind === 'clients' && <ClientsPieces clientId={id} name={titleOf(record.data)} />}
     </>
   );
 }
 
-/** An outfit is somebody's: the way back to him. */
+/** An outfit is somebody's: the way back to them. */
 function Whose({ clientId }: { readonly clientId: string }) {
   const { data } = useQuery(recordQuery('clients', clientId));
   return (
     <p className="text-lg">
-      <a className="text-set underline underline-offset-4" href={`/clients/${clientId}`}>
-        {data?.name ?? '…'}
-      </a>{' '}
-      dressed for
+      Outfit of <Link href={`/clients/${clientId}`}>{data?.name ?? 'Loading…'}</Link>
     </p>
   );
 }
 
-function Waiting({ one, failed, message }: { readonly one: string; readonly failed: boolean; readonly message: string | undefined }) {
+function Waiting({ failed, message }: { readonly failed: boolean; readonly message: string | undefined }) {
   if (message) return <p className="py-6 text-xl">{message}</p>;
-  if (failed) return <OutageNotice what={`The ${one} will appear as soon as it can; this page keeps trying.`} />;
-  return <p className="py-6 text-xl text-soft">Fetching the {one} …</p>;
+  return failed ? <OutageNotice what="This page loads as soon as they are back." /> : <Loading />;
 }

@@ -5,6 +5,7 @@ import { paintCloth } from '../../core/seen/picture.ts';
 import { drawCloth } from '../../core/seen/vector.ts';
 import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { saveFile } from '../device/saveFile.ts';
+import { Button } from '../ui/Button.tsx';
 
 interface TakeAwayProps {
   readonly knot: MappedKnot;
@@ -17,7 +18,7 @@ interface TakeAwayProps {
 const print = { widthPx: 1680, heightPx: 1600, heightMm: 150 } as const;
 const lines = { widthPx: 420, heightPx: 400, heightMm: 150 } as const;
 
-/** The knot as it is turned now, as a file for print: as points, or as shapes that stay sharp at any size. */
+/** The knot as it stands turned, as a file for print: as points, or as shapes that stay sharp at any size. */
 export function TakeAway({ knot, cloth, paint, blade, turn }: TakeAwayProps) {
   const name = `${knot.title} in cloth`;
   const points = () => {
@@ -33,12 +34,12 @@ export function TakeAway({ knot, cloth, paint, blade, turn }: TakeAwayProps) {
     saveFile(`${name}.svg`, new Blob([drawCloth(cloth, paintRequest(paint, lines, turn, blade), name)], { type: 'image/svg+xml' }));
   return (
     <p className="flex gap-4 text-note">
-      <button type="button" className="min-h-8 cursor-pointer text-set underline" onClick={points}>
+      <Button look="text" onClick={points}>
         Save as PNG
-      </button>
-      <button type="button" className="min-h-8 cursor-pointer text-set underline" onClick={shapes}>
+      </Button>
+      <Button look="text" onClick={shapes}>
         Save as SVG
-      </button>
+      </Button>
     </p>
   );
 }

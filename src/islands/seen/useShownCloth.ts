@@ -7,21 +7,27 @@ import type { TyingRequest } from '../../core/cloth/simulate.ts';
 import { type PlanRequest, parseKnot } from '../../core/index.ts';
 import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { rescaledFor } from '../../core/seen/rescale.ts';
-import type { AtHand } from '../atHand/values.ts';
-import { drawnOn } from './drawnOn.ts';
+import type { DrawnColours } from './dressed.ts';
 import { readyClothQuery } from './readyCloth.ts';
 import { useLiveCloth } from './useLiveCloth.ts';
 
-/** The dimple that a client likes; a walk-in has one a hair off the centre. */
+/** The dimple that a client likes; a walk-in has one slightly off-centre. */
 export function dimpleOf(client: ClientRecord | null): DimpleLaid {
   return client?.dimple ?? 'off-centre';
+}
+
+/** One knot in cloth: which, for whom, and in what colours. */
+export interface Shown {
+  readonly knot: MappedKnot;
+  readonly request: PlanRequest;
+  readonly colours: DrawnColours;
 }
 
 /**
  * What is to be shown of a knot in cloth just now: the ready mesh at this tie's size, and once it is tied this very tie; while only
  * another dimple is being laid, this tie with the one before.
  */
-export function useShownCloth(knot: MappedKnot, request: PlanRequest, values: AtHand, dimple: DimpleLaid) {
+export function useShownCloth({ knot, request, colours }: Shown, dimple: DimpleLaid) {
   const ready = useQuery(readyClothQuery(knot.code)).data;
   const tying = useMemo(() => tyingOf(knot, request, dimple), [knot, request, dimple]);
   const { live, again, stop } = useLiveCloth(tying);
@@ -32,11 +38,11 @@ export function useShownCloth(knot: MappedKnot, request: PlanRequest, values: At
   const before = live.kind === 'tying' && last?.of === butForDimple ? last.cloth : undefined;
   const cloth = live.kind === 'tied' ? live.cloth : (before ?? usual);
   const dressed = useMemo(() => {
-    const { cloth: paint, shirtColour, jacketColour } = drawnOn(request, values);
+    const { cloth: paint, shirtColour, jacketColour } = colours;
     const { shirt, jacket, client } = request;
     const dress = { collar: shirt, buttonsMm: shirt.buttonsMm, shirtColour, jacketColour, lapelMm: jacket?.lapelMm ?? 0 };
     return { paint, blade: client.blade, dress };
-  }, [request, values]);
+  }, [request, colours]);
   return { cloth, isBefore: before !== undefined, live, again, stop, dressed };
 }
 
@@ -46,7 +52,7 @@ function tyingOf({ plan }: MappedKnot, { client, shirt, tie }: PlanRequest, dimp
     // The pattern makes no other knot.
     tie: { ...tie, pattern: 'solid' },
     loopMm: client.neckMm + shirt.collarAllowanceMm,
-    standingMm: (plan.start.sets === 'blade' ? plan.start.bladeDropMm : plan.start.tailDropMm) + client.crossingGapMm,
+    standingMm: plan.start.set.dropMm,
     dimple,
     seed: 0,
   };

@@ -1,15 +1,16 @@
 import { Download } from 'lucide-react';
-import { columnsOf } from '../../contract/exchange/cells.ts';
+import { columnsOf } from '../../contract/exchange/columns.ts';
 import { type ExchangeFile, exchangeFiles } from '../../contract/exchange/report.ts';
 
 const says: Readonly<Record<ExchangeFile, string>> = {
-  'clients.csv': 'clients with their latest measures and habits',
+  'people.csv': 'people who dress clients, with their habits',
+  'clients.csv': 'clients, with their latest measures and preferences',
   'shirts.csv': 'shirts',
   'jackets.csv': 'jackets',
   'ties.csv': 'ties',
   'squares.csv': 'pocket squares',
   'outfits.csv': 'outfits',
-  'namings.csv': 'what the studio calls its knots',
+  'namings.csv': 'the studio’s own names for knots',
   'clients.vcf': 'clients as contact cards, vCard 4.0',
   'studio.json': 'the whole studio, with every measure and fitting',
 };
@@ -19,7 +20,7 @@ export function Export() {
   return (
     <section aria-labelledby="out">
       <h2 id="out" className="border-b-2 border-ink pb-1 text-2xl font-semibold">
-        Out
+        Export
       </h2>
       <ul>
         {(Object.keys(exchangeFiles) as ExchangeFile[]).map((name) => (
@@ -42,7 +43,7 @@ function Columns({ name }: { readonly name: ExchangeFile }) {
   if (file.format !== 'csv') return null;
   return (
     <details className="pl-7 text-note">
-      <summary className="min-h-7 cursor-pointer text-set">its columns</summary>
+      <summary className="min-h-7 cursor-pointer text-set">Columns</summary>
       <dl className="grid grid-cols-[minmax(0,9rem)_1fr] gap-x-3 pb-2">
         {columnsOf(file.kind).map(({ name: column, holds }) => (
           <div key={column} className="contents">

@@ -2,6 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { FileUp } from 'lucide-react';
 import { useId, useState } from 'react';
 import { type ExchangeFile, exchangeFiles, type ImportReport, isExchangeFile } from '../../contract/exchange/report.ts';
+import { kindWords } from '../../contract/records/kindWords.ts';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
 import { importFile } from '../wire/queries.ts';
 import { Report } from './ImportReport.tsx';
@@ -30,7 +31,7 @@ export function Import() {
     const as = guess(file.name);
     if (!as) {
       setUnread(
-        `“${file.name}” is none of the files read here: a name with clients, shirts, jackets, ties, squares, outfits or namings and .csv, or .vcf, or .json.`,
+        `“${file.name}” can’t be read here. Choose a .csv file, a .vcf file with contacts, or a studio’s .json file.`,
       );
       return;
     }
@@ -42,7 +43,7 @@ export function Import() {
   return (
     <section aria-labelledby="in">
       <h2 id="in" className="border-b-2 border-ink pb-1 text-2xl font-semibold">
-        In
+        Import
       </h2>
       <label
         htmlFor={id}
@@ -56,7 +57,7 @@ export function Import() {
         <span className="flex items-center gap-2 text-xl">
           <FileUp aria-hidden className="size-6" /> Choose a file, or drop it here
         </span>
-        <span className="text-note text-soft">.csv, .vcf or .json. First you see what it would do; nothing is changed by looking.</span>
+        <span className="text-note text-soft">.csv, .vcf or .json. You see what it would do before anything changes.</span>
         <input
           id={id}
           type="file"
@@ -75,7 +76,7 @@ export function Import() {
       )}
       {chosen && exchangeFiles[chosen.as].format === 'csv' && (
         <label className="flex flex-wrap items-center gap-2 pb-2">
-          “{chosen.file}” read as a table of
+          Read “{chosen.file}” as a list of
           <select
             className="h-9 border-b-2 border-set/40 bg-transparent text-lg text-set"
             value={chosen.as}
@@ -85,16 +86,16 @@ export function Import() {
               .filter(([, { format }]) => format === 'csv')
               .map(([name, { kind }]) => (
                 <option key={name} value={name}>
-                  {kind}
+                  {kind && kindWords[kind].many}
                 </option>
               ))}
           </select>
         </label>
       )}
-      {outage && <OutageNotice what="Nothing was changed; this page keeps trying." />}
+      {outage && <OutageNotice what="Whether the import went through isn’t known yet; importing the same file again is safe." />}
       {pending && !outage && (
         <p role="status" className="py-2 text-lg text-soft">
-          {doing.isPending ? 'Bringing it in …' : 'Looking at the file …'}
+          {doing.isPending ? 'Importing…' : 'Reading the file…'}
         </p>
       )}
       {(looking.error ?? doing.error) && (

@@ -1,3 +1,4 @@
+import { Button } from '../ui/Button.tsx';
 import type { ImportReport, ReportLine } from '../../contract/exchange/report.ts';
 
 interface ReportProps {
@@ -7,13 +8,13 @@ interface ReportProps {
 
 const order = ['fault', 'change', 'add', 'same'] as const;
 const actions: Readonly<Record<ReportLine['action'], { readonly does: string; readonly did: string; readonly className: string }>> = {
-  fault: { does: 'at fault', did: 'at fault', className: 'text-outside' },
-  change: { does: 'would change', did: 'changed', className: 'text-set' },
-  add: { does: 'would be added', did: 'added', className: 'text-follows' },
-  same: { does: 'is there already', did: 'was there already', className: 'text-soft' },
+  fault: { does: 'error', did: 'error', className: 'text-outside' },
+  change: { does: 'to change', did: 'changed', className: 'text-set' },
+  add: { does: 'to add', did: 'added', className: 'text-follows' },
+  same: { does: 'unchanged', did: 'unchanged', className: 'text-soft' },
 };
 
-/** As many lines as a person reads; what is at fault comes first. */
+/** As many lines as a person reads; errors come first. */
 const mostLines = 300;
 
 /** What a file would do, or did, line by line. */
@@ -24,28 +25,24 @@ export function Report({ report: { lines, faults, notes, applied }, onApply }: R
   const sorted = lines.toSorted((a, b) => order.indexOf(a.action) - order.indexOf(b.action));
   const sums = order
     .filter((action) => count(action) > 0)
-    .map((action) => `${count(action)} ${applied ? actions[action].did : actions[action].does}`)
+    .map((action) => `${count(action)} ${action === 'fault' && count(action) > 1 ? 'errors' : applied ? actions[action].did : actions[action].does}`)
     .join(', ');
   return (
     <div>
       <div className="flex flex-wrap items-center justify-between gap-3 py-2">
         <p role="status" className="text-xl font-medium">
-          {applied ? 'Done: ' : ''}
-          {sums || 'Nothing is in it'}.
+          {applied ? 'Imported: ' : ''}
+          {sums || 'The file is empty'}.
         </p>
         {!applied && isClean && toDo > 0 && (
-          <button
-            type="button"
-            className="min-h-10 cursor-pointer bg-set px-4 text-lg font-medium text-white hover:bg-ink"
-            onClick={onApply}
-          >
-            Bring it in
-          </button>
+          <Button className="text-lg" onClick={onApply}>
+            Import
+          </Button>
         )}
       </div>
       {!isClean && (
         <p role="alert" className="bg-outside-wash px-4 py-2 text-outside">
-          {[...faults, 'Nothing is brought in while anything is at fault: put the file right and choose it again.'].join(' ')}
+          {[...faults, 'Nothing imported. Fix the errors and choose the file again.'].join(' ')}
         </p>
       )}
       {notes.map((note) => (
@@ -57,10 +54,10 @@ export function Report({ report: { lines, faults, notes, applied }, onApply }: R
         <table className="w-full text-left">
           <thead className="border-b-2 border-ink text-note text-soft">
             <tr>
-              <th className="py-1 font-normal">line</th>
-              <th className="font-normal">what</th>
-              <th className="font-normal">name</th>
-              <th className="font-normal">{applied ? 'was' : 'would be'}</th>
+              <th className="py-1 font-normal">Line</th>
+              <th className="font-normal">What</th>
+              <th className="font-normal">Name</th>
+              <th className="font-normal">{applied ? 'Done' : 'To do'}</th>
             </tr>
           </thead>
           <tbody>

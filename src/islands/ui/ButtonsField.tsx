@@ -1,15 +1,14 @@
+import equal from 'fast-deep-equal';
 import { useId, useState } from 'react';
-import { useController } from 'react-hook-form';
 import { formatFigure, type LengthUnit, parseLength, unitLabel } from '../../core/units/length.ts';
-import { useFault } from './faults.ts';
+import { useEntry } from './entry.ts';
 
 /** The shirt's buttons as a row of lengths below the collar button. */
 export function ButtonsField({ name, units }: { readonly name: string; readonly units: LengthUnit }) {
-  const { field } = useController({ name });
-  const buttons = field.value as readonly number[] | string;
-  const fault = useFault(field.name);
+  const { value: buttons, fault, onChange } = useEntry<readonly number[] | string>(name);
   const [draft, setDraft] = useState<{ readonly text: string; readonly entry: readonly number[] | string }>();
-  const typed = draft?.entry === buttons ? draft.text : undefined;
+  // The list may come back as another one that says the same: what is being typed stands all the same.
+  const typed = draft && equal(draft.entry, buttons) ? draft.text : undefined;
   const id = useId();
   const shown = typed ?? (typeof buttons === 'string' ? buttons : buttons.map((mm) => formatFigure(mm, units)).join(' · '));
   return (
@@ -18,7 +17,6 @@ export function ButtonsField({ name, units }: { readonly name: string; readonly 
         Buttons below the collar, {unitLabel(units)}
       </label>
       <input
-        ref={field.ref}
         id={id}
         autoComplete="off"
         className={`figures h-9 w-full border-b-2 bg-transparent text-lg text-set ${fault ? 'border-outside bg-outside-wash' : 'border-set/40'}`}
@@ -28,15 +26,12 @@ export function ButtonsField({ name, units }: { readonly name: string; readonly 
         onChange={(event) => {
           const entry = readButtons(event.target.value, units);
           setDraft({ text: event.target.value, entry });
-          field.onChange(entry);
+          onChange(entry);
         }}
-        onBlur={() => {
-          setDraft(undefined);
-          field.onBlur();
-        }}
+        onBlur={() => setDraft(undefined)}
       />
       <span id={`${id}-more`} className={`text-note ${fault ? 'text-outside' : 'text-soft'}`}>
-        {fault ?? 'Counted from the first below the collar button, with a · between.'}
+        {fault ?? 'From the first button below the collar button, with · or ; between.'}
       </span>
     </div>
   );

@@ -1,30 +1,12 @@
-import { Check, ChevronDown } from 'lucide-react';
-import { startTransition } from 'react';
-import {
-  Autocomplete,
-  Button,
-  Header,
-  Input,
-  Label,
-  ListBox,
-  ListBoxItem,
-  ListBoxSection,
-  ListLayout,
-  Popover,
-  SearchField,
-  Select,
-  SelectValue,
-  useFilter,
-  Virtualizer,
-} from 'react-aria-components';
-import { Swatch } from './Swatch.tsx';
+import { ChevronDown } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
 
 export interface ChoiceGroup {
   readonly title: string;
   readonly choices: readonly { readonly key: string; readonly label: string; readonly colours?: readonly string[] }[];
 }
 
-interface ChooserProps {
+export interface ChooserProps {
   readonly label: string;
   readonly value: string | null;
   readonly placeholder: string;
@@ -32,87 +14,50 @@ interface ChooserProps {
   readonly onChoose: (key: string) => void;
   /** Where the choices are sought elsewhere: what is typed, and who is told of it. */
   readonly search?: { readonly text: string; readonly onText: (text: string) => void };
+  readonly onOpen?: () => void;
 }
 
-/** Lists longer than this can be searched by typing. */
-const searchFrom = 9;
-/** And longer than this are drawn only where they are in sight. */
-const windowFrom = 60;
+/** How the word looks that the list hangs from. */
+export const chooserWord =
+  'flex min-h-9 max-w-52 min-w-0 cursor-pointer items-center gap-1 border-b-2 border-set/40 px-0.5 text-left text-lg leading-tight font-medium text-set hover:border-set';
 
-const listBox = 'max-h-96 overflow-auto py-1 outline-none';
+const load = () => import('./ChooserList.tsx');
+const ChooserList = lazy(() => load().then(({ ChooserList: List }) => ({ default: List })));
 
-/** A word of the sentence that can be exchanged for another. */
-export function Chooser({ label, value, placeholder, groups, onChoose, search }: ChooserProps) {
-  const { contains } = useFilter({ sensitivity: 'base' });
-  const shown = groups.filter(({ choices }) => choices.length > 0);
-  const count = shown.reduce((sum, { choices }) => sum + choices.length, 0);
-  const sections = shown.map((group) => <Section key={group.title} group={group} />);
-  const list =
-    count > windowFrom ? (
-      <Virtualizer layout={ListLayout} layoutOptions={{ rowHeight: 44, headingHeight: 30 }}>
-        <ListBox className={`${listBox} h-96`}>{sections}</ListBox>
-      </Virtualizer>
-    ) : (
-      <ListBox className={listBox} renderEmptyState={() => <p className="px-3 py-2 text-soft">Nothing is called that.</p>}>
-        {sections}
-      </ListBox>
-    );
-  return (
-    <Select
-      className="inline-flex min-w-0"
-      value={value}
-      placeholder={placeholder}
-      onChange={(key) => {
-        // The list closes at once; what follows from the choice is drawn as the hand leaves room for it.
-        if (key !== null) startTransition(() => onChoose(String(key)));
+/** A word that can be exchanged for another. Its list is fetched once a hand comes near. */
+export function Chooser(props: ChooserProps) {
+  const [opened, setOpened] = useState(false);
+  const { label, placeholder, onOpen } = props;
+  const text = chosenText(props);
+  const word = (
+    <button
+      type="button"
+      aria-haspopup="listbox"
+      aria-expanded={opened}
+      className={chooserWord}
+      title={text}
+      onPointerEnter={load}
+      onFocus={load}
+      onClick={() => {
+        onOpen?.();
+        setOpened(true);
       }}
     >
-      <Label className="sr-only">{label}</Label>
-      <Button className="group flex min-h-9 max-w-52 min-w-0 cursor-pointer items-center gap-1 border-b-2 border-set/40 px-0.5 text-left text-lg leading-tight font-medium text-set hover:border-set">
-        <SelectValue
-          className="truncate"
-          title={groups.flatMap(({ choices }) => choices).find(({ key }) => key === value)?.label ?? placeholder}
-        >
-          {({ selectedText, isPlaceholder }) => (isPlaceholder || !selectedText ? placeholder : selectedText)}
-        </SelectValue>
-        <ChevronDown aria-hidden className="size-4 shrink-0 opacity-60" />
-      </Button>
-      <Popover isNonModal className="w-80 border-2 border-set bg-white shadow-[0_12px_30px_-12px_#16202a66]">
-        {search || count >= searchFrom ? (
-          <Autocomplete {...(search ? { inputValue: search.text, onInputChange: search.onText } : { filter: contains })}>
-            <SearchField autoFocus aria-label={`Find: ${label}`} className="px-3 pt-2">
-              <Input className="h-10 w-full border-b-2 border-set/40 bg-transparent text-lg text-set outline-none" placeholder="find …" />
-            </SearchField>
-            {list}
-          </Autocomplete>
-        ) : (
-          list
-        )}
-      </Popover>
-    </Select>
+      <span className="sr-only">{label}:</span>
+      <span className="truncate">{text || placeholder}</span>
+      <ChevronDown aria-hidden className="size-4 shrink-0 opacity-60" />
+    </button>
+  );
+  return opened ? (
+    <Suspense fallback={word}>
+      <ChooserList {...props} />
+    </Suspense>
+  ) : (
+    word
   );
 }
 
-function Section({ group: { title, choices } }: { readonly group: ChoiceGroup }) {
-  return (
-    <ListBoxSection id={title}>
-      <Header className="px-3 pt-2 pb-1 text-note text-soft">{title}</Header>
-      {choices.map((choice) => (
-        <ListBoxItem
-          key={choice.key}
-          id={choice.key}
-          textValue={choice.label}
-          className="flex min-h-11 cursor-pointer items-center gap-2 px-3 outline-none data-[focused]:bg-set-wash data-[selected]:text-set"
-        >
-          {({ isSelected }) => (
-            <>
-              {choice.colours && <Swatch colours={choice.colours} />}
-              <span className="grow">{choice.label}</span>
-              {isSelected && <Check aria-hidden className="size-4" />}
-            </>
-          )}
-        </ListBoxItem>
-      ))}
-    </ListBoxSection>
-  );
+/** What is shown of the choice made, which need not be among those offered just now. */
+export function chosenText({ groups, value, placeholder }: Pick<ChooserProps, 'groups' | 'value' | 'placeholder'>): string {
+  return groups.flatMap(({ choices }) => choices).find(({ key }) => key === value)?.label ?? placeholder;
 }

@@ -1,28 +1,30 @@
 import { Plus, X } from 'lucide-react';
-import { useController } from 'react-hook-form';
-import { mostTieColours } from '../../contract/atoms.ts';
 import { supposedShares } from '../../core/colour/cloth.ts';
-import { inHundredths } from '../../core/colour/palette.ts';
+import { inHundredths } from '../../core/colour/hundredths.ts';
+import { mostColours } from '../../core/measures/measures.ts';
+import { usualColours } from '../../core/usual.ts';
+import { Button } from './Button.tsx';
 import { ColourInput } from './ColourField.tsx';
+import { useEntry } from './entry.ts';
 import { FromPhoto } from './FromPhoto.tsx';
-import { useFault } from './faults.ts';
 import { Tool } from './Tool.tsx';
 
-/** Up to four colours, the ground first, with how much of the cloth each is; by hand or from a photo. */
+/** Up to four colours, the ground first, with how much of the fabric each is; by hand or from a photo. */
 export function ColoursField({ label }: { readonly label: string }) {
-  const colours = useController({ name: 'colours' }).field;
-  const shares = useController({ name: 'shares' }).field;
-  const fault = [useFault('colours'), useFault('shares')].filter(Boolean).join(' ');
-  const list = colours.value as readonly string[];
-  const parts = (shares.value as readonly number[] | null) ?? supposedShares(list.length);
+  const colours = useEntry<readonly string[]>('colours');
+  const shares = useEntry<readonly number[] | null>('shares');
+  const fault = [colours.fault, shares.fault].filter(Boolean).join(' ');
+  const list = colours.value;
+  const parts = shares.value ?? supposedShares(list.length);
   const set = (nextColours: readonly string[], nextShares: readonly number[] | null) => {
     colours.onChange(nextColours);
     shares.onChange(nextShares);
   };
   return (
     <fieldset className="border-b border-faint py-1">
-      <legend className="text-note text-soft">{label}, the ground first, and how much of the cloth each is</legend>
-      <div aria-hidden className="my-1 flex h-7 border border-ink/40">
+      <legend className="text-note text-soft">{label}, the ground first, and how much of the fabric each is</legend>
+      {list.length === 0 && <p className="text-note text-soft">Not entered, so colour is not judged.</p>}
+      <div aria-hidden className={`my-1 flex h-7 border border-ink/40 ${list.length === 0 ? 'hidden' : ''}`}>
         {list.map((colour, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: two colours may be equal while one of them is being chosen.
           <span key={i} style={{ background: colour, flexGrow: parts[i] ?? 1 }} />
@@ -37,12 +39,12 @@ export function ColoursField({ label }: { readonly label: string }) {
             onChange={(next) =>
               set(
                 list.map((each, at) => (at === i ? next : each)),
-                shares.value as readonly number[] | null,
+                shares.value,
               )
             }
           />
           <label className="flex items-center gap-1">
-            <span className="sr-only">Share of colour {i + 1}, per cent</span>
+            <span className="sr-only">Share of colour {i + 1}, percent</span>
             <input
               type="number"
               min={1}
@@ -58,30 +60,24 @@ export function ColoursField({ label }: { readonly label: string }) {
             />
             %
           </label>
-          {list.length > 1 && (
-            <Tool
-              label={`Remove colour ${i + 1}`}
-              onPress={() =>
-                set(
-                  list.filter((_, at) => at !== i),
-                  null,
-                )
-              }
-            >
-              <X aria-hidden className="size-4" />
-            </Tool>
-          )}
+          <Tool
+            label={`Remove colour ${i + 1}`}
+            onPress={() =>
+              set(
+                list.filter((_, at) => at !== i),
+                null,
+              )
+            }
+          >
+            <X aria-hidden className="size-4" />
+          </Tool>
         </div>
       ))}
       <div className="flex flex-wrap items-center gap-x-4">
-        {list.length < mostTieColours && (
-          <button
-            type="button"
-            className="flex min-h-9 cursor-pointer items-center gap-1 text-set"
-            onClick={() => set([...list, '#c9b98a'], null)}
-          >
-            <Plus aria-hidden className="size-4" /> another colour
-          </button>
+        {list.length < mostColours && (
+          <Button look="text" onClick={() => set([...list, list.length === 0 ? usualColours.tie : '#c9b98a'], null)}>
+            <Plus aria-hidden className="size-4" /> Add a colour
+          </Button>
         )}
         <FromPhoto
           label={label}

@@ -9,7 +9,7 @@ interface FromPhotoProps {
   readonly onPalette: (palette: readonly ColourShare[]) => void;
 }
 
-/** Reads the colours of a cloth from a photo of it, which never leaves the machine. */
+/** Reads the colours of a fabric from a photo of it, which never leaves the machine. */
 export function FromPhoto({ label, onPalette }: FromPhotoProps) {
   const id = useId();
   const [state, setState] = useState<{ readonly reading: boolean; readonly fault?: string }>({ reading: false });
@@ -20,18 +20,18 @@ export function FromPhoto({ label, onPalette }: FromPhotoProps) {
       onPalette(await paletteOfPhoto(file));
       setState({ reading: false });
     } catch (error) {
-      setState({ reading: false, fault: error instanceof Error ? error.message : 'That picture cannot be read.' });
+      setState({ reading: false, fault: error instanceof Error ? error.message : 'That picture can’t be read.' });
     }
   };
   return (
     <span className="inline-flex flex-wrap items-center gap-x-2">
       <label
         htmlFor={id}
-        title="The photo is looked at here and sent nowhere."
+        title="The photo stays on this device."
         className="flex min-h-9 cursor-pointer items-center gap-1 text-set focus-within:outline-3"
       >
-        <Camera aria-hidden className="size-4" /> from a photo
-        <span className="sr-only"> of the cloth: {label}</span>
+        <Camera aria-hidden className="size-4" /> From a photo
+        <span className="sr-only"> of the fabric: {label}</span>
         <input
           id={id}
           type="file"
@@ -44,7 +44,7 @@ export function FromPhoto({ label, onPalette }: FromPhotoProps) {
         />
       </label>
       <span role="status" className={`text-note ${state.fault ? 'text-outside' : 'text-soft'}`}>
-        {state.reading ? 'Looking at the photo …' : state.fault}
+        {state.reading ? 'Reading the photo…' : state.fault}
       </span>
     </span>
   );

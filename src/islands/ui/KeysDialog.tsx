@@ -1,52 +1,46 @@
-import { Button, CheckboxButton, CheckboxField, Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components';
+import { useEffect, useRef } from 'react';
+import { usePreferences } from '../device/preferences.tsx';
 import { keyLabel, shortcuts } from '../device/shortcuts.ts';
-
-interface KeysDialogProps {
-  readonly isOpen: boolean;
-  readonly onOpenChange: (open: boolean) => void;
-  readonly plainKeys: boolean;
-  readonly onPlainKeys: (on: boolean) => void;
-}
+import { Button } from './Button.tsx';
 
 /** Every key there is, and the switch for the single-letter ones. */
-export function KeysDialog({ isOpen, onOpenChange, plainKeys, onPlainKeys }: KeysDialogProps) {
+export function KeysDialog({ onClose }: { readonly onClose: () => void }) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  const { preferences, prefer } = usePreferences();
+  useEffect(() => {
+    if (!dialog.current?.open) dialog.current?.showModal();
+  }, []);
   return (
-    <ModalOverlay
-      isOpen={isOpen}
-      onOpenChange={onOpenChange}
-      isDismissable
-      className="fixed inset-0 z-20 flex items-center justify-center bg-ink/40"
+    <dialog
+      ref={dialog}
+      aria-labelledby="keys"
+      className="m-auto w-[30rem] max-w-[94vw] border-2 border-ink bg-ground p-5 backdrop:bg-ink/40"
+      onClose={onClose}
     >
-      <Modal className="w-[30rem] max-w-[94vw] border-2 border-ink bg-ground p-5">
-        <Dialog className="outline-none">
-          <Heading slot="title" className="text-2xl font-medium">
-            Keys
-          </Heading>
-          <dl className="grid grid-cols-[9rem_1fr] gap-y-1.5 py-3">
-            {Object.values(shortcuts).map(({ keys, does }) => (
-              <div key={does} className="contents">
-                <dt className="figures text-lg text-set">{keys.map(keyLabel).join(' or ')}</dt>
-                <dd>{does}</dd>
-              </div>
-            ))}
-          </dl>
-          <p className="text-note text-soft">On a handle of a drawing: arrow keys by a millimetre, with Shift by a centimetre.</p>
-          <CheckboxField isSelected={plainKeys} onChange={onPlainKeys} className="mt-3">
-            <CheckboxButton className="group flex min-h-9 cursor-pointer items-center gap-2">
-              <span
-                aria-hidden
-                className="flex size-5 items-center justify-center border-2 border-set text-white group-data-[selected]:bg-set"
-              >
-                ✓
-              </span>
-              Single-letter keys act
-            </CheckboxButton>
-          </CheckboxField>
-          <Button slot="close" className="mt-3 min-h-10 cursor-pointer border-2 border-ink px-4">
-            Close
-          </Button>
-        </Dialog>
-      </Modal>
-    </ModalOverlay>
+      <h2 id="keys" className="text-2xl font-medium">
+        Keys
+      </h2>
+      <dl className="grid grid-cols-[9rem_1fr] gap-y-1.5 py-3">
+        {Object.values(shortcuts).map(({ keys, does }) => (
+          <div key={does} className="contents">
+            <dt className="figures text-lg text-set">{keys.map(keyLabel).join(' or ')}</dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="text-note text-soft">On a handle of a drawing: arrow keys by a millimetre, with Shift by a centimetre.</p>
+      <label className="mt-3 flex min-h-9 cursor-pointer items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-5 accent-set"
+          checked={preferences.plainKeys}
+          onChange={(event) => prefer({ plainKeys: event.target.checked })}
+        />
+        Single-letter keys work
+      </label>
+      <Button look="plain" className="mt-3" onClick={() => dialog.current?.close()}>
+        Close
+      </Button>
+    </dialog>
   );
 }

@@ -1,69 +1,55 @@
 import { useId, useState } from 'react';
-import { type FieldValues, type Path, useController, useFormContext } from 'react-hook-form';
 import type { Measure } from '../../core/measures/measures.ts';
 import { type Fineness, formatFigure, type LengthUnit, mmPerInch, parseLength, unitLabel } from '../../core/units/length.ts';
 import { HowTo, type HowToProps } from '../../drawing/howto/HowTo.tsx';
-import { useFault } from './faults.ts';
+import { type LengthEntry, useEntry } from './entry.ts';
 
-/**
- * What a length field holds: millimetres, or what was typed when that is no length, so that
- * nothing is lost; `null` where “not measured” is an answer.
- */
-export type Entry = number | string | null;
-
-interface MeasureFieldProps<T extends FieldValues> {
-  readonly name: Path<T>;
+interface MeasureFieldProps {
+  readonly name: string;
   readonly measure: Measure;
   readonly units: LengthUnit;
-  /** What is reckoned with while the field is empty, mm. */
-  readonly supposedMm?: number | undefined;
+  /** What is estimated while the field is empty, mm. */
+  readonly estimatedMm?: number | undefined;
   /** The recorded value, to show what was changed from it, mm. */
   readonly recordedMm?: number | null | undefined;
   /** Whether an empty field means “not measured”. */
   readonly optional?: boolean;
   /** Where the tape lies, drawn beside the label. */
   readonly sketch?: HowToProps;
-  /** Told when a person changes it. */
-  readonly onEdit?: () => void;
 }
 
 /** The field for lengths. It reads every notation, writes the reader's unit, and shows its fault beside it. */
-export function MeasureField<T extends FieldValues>(props: MeasureFieldProps<T>) {
-  const { name, measure, units, supposedMm, recordedMm, optional = false, sketch, onEdit } = props;
-  const { control } = useFormContext<T>();
-  const { field } = useController({ name, control });
-  const fault = useFault(name);
-  const [draft, setDraft] = useState<{ readonly text: string; readonly entry: Entry }>();
+export function MeasureField({ name, measure, units, estimatedMm, recordedMm, optional = false, sketch }: MeasureFieldProps) {
+  const { value: entry, fault, onChange } = useEntry<LengthEntry | undefined>(name);
+  const [draft, setDraft] = useState<{ readonly text: string; readonly entry: LengthEntry }>();
   const id = useId();
   const { fineness } = measure;
-  const entry = field.value as Entry | undefined;
   // What is being typed stands only as long as the value is still the one it gave.
   const typed = draft?.entry === entry ? draft?.text : undefined;
   const shown = typed ?? (typeof entry === 'number' ? formatFigure(entry, units, fineness) : (entry ?? ''));
   const changed = recordedMm !== undefined && entry !== recordedMm;
   const recorded = typeof recordedMm === 'number' ? formatFigure(recordedMm, units, fineness) : 'not measured';
 
-  const read = (text: string): Entry => {
+  const read = (text: string): LengthEntry => {
     if (text.trim() === '') return optional ? null : '';
     return parseLength(text, units, fineness) ?? text;
   };
 
   return (
-    <div className="grid grid-cols-[1fr_6.5rem] items-center gap-x-2 border-b border-faint py-1">
+    <div className="grid grid-cols-[minmax(0,1fr)_7.25rem] items-center gap-x-2 border-b border-faint py-1">
       <label htmlFor={id} className="flex items-center gap-2 leading-tight">
         {sketch && <HowTo {...sketch} />}
         {measure.label}
       </label>
       <span className="flex items-baseline gap-1">
         <input
-          ref={field.ref}
-          id={id}
+            id={id}
           inputMode="text"
           autoComplete="off"
           spellCheck={false}
           className={`figures h-9 w-full min-w-0 border-b-2 bg-transparent px-1 text-right text-xl text-set placeholder:text-soft ${fault ? 'border-outside bg-outside-wash' : 'border-set/40 focus:border-set'}`}
           value={shown}
-          placeholder={supposedMm === undefined ? '' : `≈ ${formatFigure(supposedMm, units, fineness)}`}
+          placeholder={estimatedMm === undefined ? '' : `≈ ${formatFigure(estimatedMm, units, fineness)}`}
           title={measure.how}
           aria-invalid={fault !== undefined}
           aria-describedby={`${id}-more`}
@@ -71,13 +57,9 @@ export function MeasureField<T extends FieldValues>(props: MeasureFieldProps<T>)
           onChange={(event) => {
             const next = read(event.target.value);
             setDraft({ text: event.target.value, entry: next });
-            field.onChange(next);
-            onEdit?.();
+            onChange(next);
           }}
-          onBlur={() => {
-            setDraft(undefined);
-            field.onBlur();
-          }}
+          onBlur={() => setDraft(undefined)}
           onKeyDown={(event) => {
             if (event.key === 'Enter') setDraft(undefined);
             const step = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
@@ -85,17 +67,16 @@ export function MeasureField<T extends FieldValues>(props: MeasureFieldProps<T>)
             event.preventDefault();
             setDraft(undefined);
             const stepMm = stepOf(units, fineness);
-            field.onChange(Number(((Math.round(entry / stepMm) + step) * stepMm).toFixed(3)));
-            onEdit?.();
+            onChange(Number(((Math.round(entry / stepMm) + step) * stepMm).toFixed(3)));
           }}
         />
-        <span className="w-6 shrink-0 text-note text-soft">{unitLabel(units, fineness)}</span>
+        <span className="w-7 shrink-0 text-note text-soft">{unitLabel(units, fineness)}</span>
       </span>
       <span id={`${id}-more`} className="col-span-2 text-note">
         {fault ? (
           <span className="text-outside">{fault}</span>
         ) : changed ? (
-          <span className="text-soft">on record: {recorded}</span>
+          <span className="text-soft">On record: {recorded}</span>
         ) : (
           <span className="sr-only">{measure.how}</span>
         )}
@@ -106,6 +87,6 @@ export function MeasureField<T extends FieldValues>(props: MeasureFieldProps<T>)
 
 /** What one press of an arrow key changes: a millimetre or an eighth of an inch; a tenth of a millimetre where that counts. */
 function stepOf(units: LengthUnit, fineness: Fineness | undefined): number {
-  if (fineness === 'fine') return 0.1;
+  if (fineness === 'thickness' || (fineness === 'fine' && units === 'cm')) return 0.1;
   return units === 'in' ? mmPerInch / 8 : 1;
 }

@@ -1,12 +1,13 @@
 const places = [
-  { path: '/', label: 'Bench' },
+  { path: '/', label: 'Fitting' },
   { path: '/clients', label: 'Clients' },
-  { path: '/rack', label: 'Rack' },
-  { path: '/which-tie', label: 'Which tie' },
+  { path: '/wardrobe', label: 'Wardrobe' },
+  { path: '/choose-a-tie', label: 'Choose a tie' },
   { path: '/knots', label: 'Knots' },
-  { path: '/brief', label: 'Buying brief' },
-  { path: '/fittings', label: 'Fittings' },
-  { path: '/in-and-out', label: 'In and out' },
+  { path: '/buying-brief', label: 'Buying brief' },
+  { path: '/fittings', label: 'Past fittings' },
+  { path: '/people', label: 'People' },
+  { path: '/import-export', label: 'Import and export' },
 ] as const;
 
 export type Place = (typeof places)[number]['path'];

@@ -16,12 +16,12 @@ export function ReasonList({ reasons }: { readonly reasons: readonly Reason[] })
 }
 
 const marks = {
-  good: { Icon: Check, label: 'speaks for it', className: 'text-follows' },
-  fair: { Icon: Minus, label: 'so so', className: 'text-soft' },
-  poor: { Icon: X, label: 'speaks against it', className: 'text-outside' },
+  good: { Icon: Check, label: 'in favour', className: 'text-follows' },
+  fair: { Icon: Minus, label: 'neutral', className: 'text-soft' },
+  poor: { Icon: X, label: 'against', className: 'text-outside' },
 } as const;
 
-/** Good, so so, or poor, as a picture with its words. */
+/** Good, fair, or poor, as a picture with its words. */
 export function VerdictMark({ verdict }: { readonly verdict: Reason['verdict'] }) {
   const { Icon, label, className } = marks[verdict];
   return <Icon role="img" aria-label={label} className={`mt-0.5 size-4 shrink-0 ${className}`} />;

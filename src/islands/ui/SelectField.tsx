@@ -1,6 +1,5 @@
 import { useId } from 'react';
-import { useController } from 'react-hook-form';
-import { useFault } from './faults.ts';
+import { useEntry } from './entry.ts';
 
 interface SelectFieldProps {
   readonly name: string;
@@ -8,27 +7,26 @@ interface SelectFieldProps {
   readonly choices: readonly (readonly [code: string, label: string])[];
   /** What stands for no choice at all, where there need not be one. */
   readonly none?: string | undefined;
-  readonly onPick?: (code: string) => void;
+  /** Takes the choice, where more than the field itself follows from it. */
+  readonly onSelect?: (code: string) => void;
 }
 
 /** One of a list, as a field. */
-export function SelectField({ name, label, choices, none, onPick }: SelectFieldProps) {
-  const { field } = useController({ name });
-  const fault = useFault(name);
+export function SelectField({ name, label, choices, none, onSelect }: SelectFieldProps) {
+  const { value, fault, onChange } = useEntry<string | null>(name);
   const id = useId();
   return (
     <div className="grid grid-cols-[1fr_10.5rem] items-center gap-2 border-b border-faint py-1">
       <label htmlFor={id}>{label}</label>
       <select
-        ref={field.ref}
         id={id}
         className="h-9 w-full border-b-2 border-set/40 bg-transparent text-lg text-set"
-        value={field.value === null ? '' : String(field.value)}
+        value={value === null ? '' : String(value)}
         aria-invalid={fault !== undefined}
-        onBlur={field.onBlur}
         onChange={(event) => {
-          field.onChange(event.target.value === '' && none !== undefined ? null : event.target.value);
-          onPick?.(event.target.value);
+          const code = event.target.value;
+          if (onSelect) onSelect(code);
+          else onChange(code === '' && none !== undefined ? null : code);
         }}
       >
         {none !== undefined && <option value="">{none}</option>}

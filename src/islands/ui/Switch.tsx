@@ -1,4 +1,4 @@
-import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
+import { useId } from 'react';
 
 interface SwitchProps<T extends string> {
   readonly label: string;
@@ -8,20 +8,30 @@ interface SwitchProps<T extends string> {
   readonly showLabel?: boolean;
 }
 
-/** One of two or three ways, side by side. */
+/** One of a few ways, side by side. */
 export function Switch<T extends string>({ label, value, choices, onChange, showLabel = false }: SwitchProps<T>) {
+  const name = useId();
   return (
-    <RadioGroup value={value} onChange={(key) => onChange(key as T)} orientation="horizontal" className={showLabel ? 'py-2' : ''}>
-      <Label className={showLabel ? 'mb-1 block text-note text-soft' : 'sr-only'}>{label}</Label>
+    <fieldset className={showLabel ? 'py-2' : ''}>
+      <legend className={showLabel ? 'mb-1 text-note text-soft' : 'sr-only'}>{label}</legend>
       <div className="flex">
         {choices.map((choice) => (
-          <RadioField key={choice.key} value={choice.key}>
-            <RadioButton className="flex min-h-9 min-w-9 cursor-pointer items-center justify-center border-b-2 border-line px-2 text-[0.95rem] text-soft outline-offset-2 data-[focus-visible]:outline-3 data-[focus-visible]:outline-set data-[hovered]:text-ink data-[selected]:border-set data-[selected]:font-medium data-[selected]:text-set">
-              {choice.label}
-            </RadioButton>
-          </RadioField>
+          <label
+            key={choice.key}
+            className="flex min-h-9 min-w-9 cursor-pointer items-center justify-center border-b-2 border-line px-2 text-[0.95rem] text-soft outline-offset-2 hover:text-ink has-checked:border-set has-checked:font-medium has-checked:text-set has-focus-visible:outline-3 has-focus-visible:outline-set"
+          >
+            <input
+              type="radio"
+              name={name}
+              className="sr-only"
+              value={choice.key}
+              checked={choice.key === value}
+              onChange={() => onChange(choice.key)}
+            />
+            {choice.label}
+          </label>
         ))}
       </div>
-    </RadioGroup>
+    </fieldset>
   );
 }

@@ -1,4 +1,4 @@
-import { useController } from 'react-hook-form';
+import { useEntry } from './entry.ts';
 import { Switch } from './Switch.tsx';
 
 interface SwitchFieldProps<T extends string> {
@@ -7,8 +7,8 @@ interface SwitchFieldProps<T extends string> {
   readonly choices: readonly { readonly key: T; readonly label: string }[];
 }
 
-/** A switch that is a field of the form at hand. */
+/** A switch that is a field. */
 export function SwitchField<T extends string>({ name, label, choices }: SwitchFieldProps<T>) {
-  const { field } = useController({ name });
-  return <Switch label={label} showLabel value={field.value as T} choices={choices} onChange={field.onChange} />;
+  const { value, onChange } = useEntry<T>(name);
+  return <Switch label={label} showLabel value={value} choices={choices} onChange={onChange} />;
 }

@@ -1,8 +1,11 @@
-import { QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
-import { kinds } from '../../contract/records/kinds.ts';
-import type { ClientRecord, RecordOf } from '../../contract/records/records.ts';
+import type { ListWanted } from '../../contract/answerKeys.ts';
+import type { Given } from '../../contract/given.ts';
+import { kindWords } from '../../contract/records/kindWords.ts';
+import type { RecordOf } from '../../contract/records/records.ts';
+import { type WardrobeSort, wardrobeSorts } from '../../contract/records/wardrobeSorts.ts';
 import { collarStyles } from '../../core/collar/styles.ts';
 import { jacketCuts, lapelKinds } from '../../core/jacket/jackets.ts';
 import { fabrics } from '../../core/tie/fabrics.ts';
@@ -10,86 +13,103 @@ import { tieStates } from '../../core/tie/making.ts';
 import { formatLength, type LengthUnit } from '../../core/units/length.ts';
 import { FoldedSquare } from '../../drawing/wardrobe/FoldedSquare.tsx';
 import { HangingTie } from '../../drawing/wardrobe/HangingTie.tsx';
+import { coloursOf } from '../records/coloursOf.ts';
 import { FindLine } from '../records/list/FindLine.tsx';
 import { RecordList } from '../records/list/RecordList.tsx';
 import { useListing } from '../records/list/useListing.ts';
+import { capital, withArticle } from '../records/words.ts';
+import { lookOf } from '../seen/dressed.ts';
+import { Link } from '../ui/Button.tsx';
 import { Swatch } from '../ui/Swatch.tsx';
 import { Switch } from '../ui/Switch.tsx';
-import { createQueryClient, recordQuery } from '../wire/queries.ts';
+import { recordQuery } from '../wire/queries.ts';
+import { WithGiven } from '../wire/WithGiven.tsx';
 
-/** Everything that hangs in the studio or belongs to its clients. */
-export function WardrobePage() {
-  const [queries] = useState(createQueryClient);
+interface WardrobePageProps {
+  readonly given: Given;
+  readonly sort: WardrobeSort;
+  readonly asked: ListWanted;
+}
+
+/** Everything the studio keeps to wear, and all that belongs to its clients. */
+export function WardrobePage({ given, sort, asked }: WardrobePageProps) {
   return (
-    <QueryClientProvider client={queries}>
-      <Rack />
-    </QueryClientProvider>
+    <WithGiven given={given}>
+      <Wardrobe first={sort} asked={asked} />
+    </WithGiven>
   );
 }
 
-const sorts = ['ties', 'squares', 'shirts', 'jackets'] as const;
-type Sort = (typeof sorts)[number];
-const sortLabels: Readonly<Record<Sort, string>> = { ties: 'ties', squares: 'squares', shirts: 'shirts', jackets: 'jackets' };
+const sortChoices = wardrobeSorts.map((key) => ({ key, label: kindWords[key].many }));
 const whose = [
   { key: 'all', label: 'all' },
   { key: 'studio', label: 'the studio’s' },
 ] as const;
 
-function Rack() {
-  const [sort, setSort] = useState<Sort>('ties');
+function Wardrobe({ first, asked }: { readonly first: WardrobeSort; readonly asked: ListWanted }) {
+  const [sort, setSort] = useState<WardrobeSort>(first);
   const [owner, setOwner] = useState<'all' | 'studio'>('all');
-  const { line, wanted: found, units } = useListing(sort);
-  const { one } = kinds[sort];
+  const { line, wanted: found, units } = useListing(sort, asked);
+  const { one, many } = kindWords[sort];
   const wanted = { ...found, ...(owner === 'studio' ? { clientId: null } : {}) };
   const whenNone = (
     <>
-      There is no {one} yet.{' '}
-      <a className="text-set underline" href={`/${sort}/new`}>
-        Add the first
-      </a>
-      , or{' '}
-      <a className="text-set underline" href="/in-and-out">
-        bring a list in
-      </a>
-      .
+      No {many} yet. <Link href={`/${sort}/new`}>Add {withArticle(one)}</Link>, or <Link href="/import-export">import a list</Link>.
     </>
   );
   return (
     <>
-      <FindLine {...line} placeholder="name, cloth or a word of the note">
-        <a className="flex min-h-10 items-center gap-2 bg-set px-4 text-lg font-medium text-white hover:bg-ink" href={`/${sort}/new`}>
-          <Plus aria-hidden className="size-5" /> Add a {one}
-        </a>
+      <FindLine {...line} placeholder="name, fabric, or a word of the note">
+        <Link look="main" className="text-lg" href={`/${sort}/new`}>
+          <Plus aria-hidden className="size-5" /> Add {withArticle(one)}
+        </Link>
       </FindLine>
       <div className="flex flex-wrap justify-between gap-x-6 border-b-2 border-ink pb-1">
-        <Switch label="What" value={sort} choices={sorts.map((key) => ({ key, label: sortLabels[key] }))} onChange={setSort} />
+        <Switch label="What" value={sort} choices={sortChoices} onChange={setSort} />
         <Switch label="Whose" value={owner} choices={whose} onChange={setOwner} />
       </div>
-      <RecordList key={sort} kind={sort} wanted={wanted} rowPx={rowPx[sort]} row={rows(units)[sort]} whenNone={whenNone} />
+      <noscript>
+        <p className="flex gap-4">
+          {wardrobeSorts.map((key) => (
+            <a key={key} className="text-set underline" href={`?sort=${key}`}>
+              {capital(kindWords[key].many)}
+            </a>
+          ))}
+        </p>
+      </noscript>
+      <RecordList
+        key={sort}
+        kind={sort}
+        wanted={wanted}
+        from={asked.from ?? 0}
+        rowPx={rowPx[sort]}
+        row={rows(units)[sort]}
+        whenNone={whenNone}
+      />
     </>
   );
 }
 
-const rowPx: Readonly<Record<Sort, number>> = { ties: 92, squares: 76, shirts: 64, jackets: 64 };
+const rowPx: Readonly<Record<WardrobeSort, number>> = { ties: 92, squares: 76, shirts: 64, jackets: 64 };
 
-type Rows = { readonly [K in Sort]: (record: RecordOf[K]) => ReactNode };
+type Rows = { readonly [K in WardrobeSort]: (record: RecordOf[K]) => ReactNode };
 
 /** How one of each sort is shown. */
-function rows(units: LengthUnit): Record<Sort, (record: RecordOf[Sort]) => ReactNode> {
+function rows(units: LengthUnit): Record<WardrobeSort, (record: RecordOf[WardrobeSort]) => ReactNode> {
   const each: Rows = {
     ties: (tie) => <TieRow tie={tie} units={units} />,
     squares: (square) => <SquareRow square={square} />,
     shirts: (shirt) => {
       const { label } = collarStyles[shirt.collarStyle];
-      const says = `${label}; points ${formatLength(shirt.collarPointMm, units)}, ${formatLength(shirt.collarSpreadMm, units)} apart`;
-      return <PlainRow kind="shirts" record={shirt} colours={[shirt.colour]} says={says} />;
+      const says = `${label} collar; points ${formatLength(shirt.collarPointMm, units)}, spread ${formatLength(shirt.collarSpreadMm, units)}`;
+      return <PlainRow kind="shirts" record={shirt} colours={coloursOf(shirt) ?? []} says={says} />;
     },
     jackets: (jacket) => {
-      const says = `${lapelKinds[jacket.lapelKind].label} lapel of ${formatLength(jacket.lapelMm, units)}, ${jacketCuts[jacket.cut].label}`;
-      return <PlainRow kind="jackets" record={jacket} colours={[jacket.colour]} says={says} />;
+      const says = `${lapelKinds[jacket.lapelKind].label} lapel, ${formatLength(jacket.lapelMm, units)}, ${jacketCuts[jacket.cut].label}`;
+      return <PlainRow kind="jackets" record={jacket} colours={coloursOf(jacket) ?? []} says={says} />;
     },
   };
-  return each as Record<Sort, (record: RecordOf[Sort]) => ReactNode>;
+  return each as Record<WardrobeSort, (record: RecordOf[WardrobeSort]) => ReactNode>;
 }
 
 const link = 'text-lg font-medium text-set underline decoration-1 underline-offset-4';
@@ -99,7 +119,7 @@ function TieRow({ tie, units }: { readonly tie: RecordOf['ties']; readonly units
   return (
     <div className="grid h-full grid-cols-[3rem_minmax(0,1fr)_10rem] items-center gap-x-4 hover:bg-white/60 sm:grid-cols-[3rem_minmax(0,1fr)_17rem_12rem]">
       <div className={`h-20 ${away ? 'opacity-45' : ''}`}>
-        <HangingTie id={`list-${tie.id}`} tie={tie} cloth={tie} />
+        <HangingTie id={`list-${tie.id}`} tie={tie} cloth={lookOf(tie, tie.colours)} />
       </div>
       <div className="min-w-0">
         <p className="truncate">
@@ -113,7 +133,7 @@ function TieRow({ tie, units }: { readonly tie: RecordOf['ties']; readonly units
         </p>
       </div>
       <p className="figures text-lg text-set max-sm:hidden">
-        {formatLength(tie.lengthMm, units)} · {formatLength(tie.bladeMm, units)} · {formatLength(tie.thicknessMm, units, 'fine')}
+        {formatLength(tie.lengthMm, units)} · {formatLength(tie.bladeMm, units)} · {formatLength(tie.thicknessMm, units, 'thickness')}
       </p>
       <p className="text-note">
         <Owner clientId={tie.clientId} />
@@ -121,7 +141,7 @@ function TieRow({ tie, units }: { readonly tie: RecordOf['ties']; readonly units
           {tieStates[tie.state].label}
           {tie.outWith && (
             <>
-              {' with '}
+              {' to '}
               <ClientName id={tie.outWith} />
             </>
           )}
@@ -178,10 +198,9 @@ function Owner({ clientId }: { readonly clientId: string | null }) {
 
 function ClientName({ id }: { readonly id: string }) {
   const { data } = useQuery(recordQuery('clients', id));
-  const client: ClientRecord | undefined = data;
   return (
     <a className="text-set hover:underline" href={`/clients/${id}`}>
-      {client?.name ?? '…'}
+      {data?.name ?? 'Loading…'}
     </a>
   );
 }

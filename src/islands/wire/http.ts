@@ -18,7 +18,7 @@ export class Refusal extends Error {
   }
 }
 
-/** The server, or the studio's records behind it, cannot be reached just now. Worth trying again. */
+/** The server, or the studio's records behind it, can't be reached just now. Worth trying again. */
 export class Outage extends Error {}
 
 /** What goes along: JSON, or text of another `type`. */
@@ -43,7 +43,7 @@ export async function ask<T>(path: string, send?: Sent): Promise<T> {
         : {},
     );
   } catch {
-    throw new Outage('Ropewalk’s server does not answer.');
+    throw new Outage('Ropewalk’s server doesn’t answer.');
   }
   const body: unknown = await response.json().catch(() => undefined);
   if (response.ok) return body as T;

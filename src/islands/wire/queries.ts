@@ -1,7 +1,8 @@
 import { QueryClient, queryOptions } from '@tanstack/react-query';
+import { answerKeys, type ListWanted } from '../../contract/answerKeys.ts';
 import type { ExchangeFile, ImportReport } from '../../contract/exchange/report.ts';
 import type { Fitting, FittingDraft, FittingSummary } from '../../contract/fitting.ts';
-import type { Kind, Page, RecordOf, StudioRecord, Wardrobe } from '../../contract/records/records.ts';
+import type { Kind, Page, RecordOf, StudioSeen, Wardrobe } from '../../contract/records/records.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { ask, Outage } from './http.ts';
 
@@ -26,25 +27,15 @@ export function createQueryClient(): QueryClient {
 /** What a client can be dressed from; without an id, the one fitted last. */
 export function wardrobeQuery(clientId?: string | null) {
   return queryOptions({
-    queryKey: ['wardrobe', clientId ?? null],
+    queryKey: answerKeys.wardrobe(clientId),
     queryFn: () => ask<Wardrobe>(`/api/wardrobe${clientId ? `?client=${encodeURIComponent(clientId)}` : ''}`),
   });
 }
 
-export const studioQuery = queryOptions({ queryKey: ['studio'], queryFn: () => ask<StudioRecord>('/api/studio') });
-
-/** What of a list is wanted; `clientId: null` for the studio's own. */
-export interface ListWanted {
-  readonly find?: string;
-  readonly clientId?: string | null;
-  /** Only what this client can wear. */
-  readonly wearableBy?: string;
-  readonly archived?: boolean;
-  readonly from?: number;
-}
+export const studioQuery = queryOptions({ queryKey: answerKeys.studio(), queryFn: () => ask<StudioSeen>('/api/studio') });
 
 export function listQuery<K extends Kind>(kind: K, wanted: ListWanted) {
-  return queryOptions({ queryKey: [kind, 'list', wanted], queryFn: () => listPage(kind, wanted) });
+  return queryOptions({ queryKey: answerKeys.list(kind, wanted), queryFn: () => listPage(kind, wanted) });
 }
 
 /** One page of a list. */
@@ -59,7 +50,7 @@ export function listPage<K extends Kind>(
 }
 
 export function recordQuery<K extends Kind>(kind: K, id: string) {
-  return queryOptions({ queryKey: [kind, 'one', id], queryFn: () => ask<RecordOf[K]>(`/api/${kind}/${encodeURIComponent(id)}`) });
+  return queryOptions({ queryKey: answerKeys.record(kind, id), queryFn: () => ask<RecordOf[K]>(`/api/${kind}/${encodeURIComponent(id)}`) });
 }
 
 /** Adds a record that has no version yet, or changes the one that has. */
@@ -68,10 +59,10 @@ export function keepRecord<K extends Kind>(kind: K, record: RecordOf[K], units: 
   return ask(`/api/${kind}${isNew ? '' : `/${record.id}`}?units=${units}`, { method: isNew ? 'POST' : 'PUT', body: record });
 }
 
-export const fittingsQuery = queryOptions({ queryKey: ['fittings'], queryFn: () => ask<FittingSummary[]>('/api/fittings') });
+export const fittingsQuery = queryOptions({ queryKey: answerKeys.fittings(), queryFn: () => ask<FittingSummary[]>('/api/fittings') });
 
 export function fittingQuery(id: string) {
-  return queryOptions({ queryKey: ['fittings', id], queryFn: () => ask<Fitting>(`/api/fittings/${encodeURIComponent(id)}`) });
+  return queryOptions({ queryKey: answerKeys.fitting(id), queryFn: () => ask<Fitting>(`/api/fittings/${encodeURIComponent(id)}`) });
 }
 
 export function saveFitting(draft: FittingDraft): Promise<Fitting> {

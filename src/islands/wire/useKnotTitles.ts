@@ -1,16 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
+import { firstOfList } from '../../contract/answerKeys.ts';
 import type { KnotPlan } from '../../core/index.ts';
 import { listQuery } from './queries.ts';
 
-/** What the studio calls its knots, by their words; empty until it is known. */
+/** What the studio calls its knots, by their canonical moves; empty until it is known. */
 export function useStudioNames(): ReadonlyMap<string, string> {
-  const namings = useQuery(listQuery('namings', {})).data?.rows;
+  const namings = useQuery(listQuery('namings', firstOfList)).data?.rows;
   return useMemo(() => new Map(namings?.map(({ word, label }) => [word, label])), [namings]);
 }
 
-/** Calls a knot as the studio calls it, or by its name, or by how many moves it has. */
-export function useKnotTitle(): (knot: Pick<KnotPlan, 'moves' | 'names' | 'properties'>) => string {
+/** Calls a knot as the studio calls it, or else by its title. */
+export function useKnotTitle(): (knot: Pick<KnotPlan, 'moves' | 'title'>) => string {
   const called = useStudioNames();
-  return ({ moves, names, properties }) => called.get(moves) ?? names[0] ?? `${properties.moves}-move knot`;
+  return ({ moves, title }) => called.get(moves) ?? title;
 }

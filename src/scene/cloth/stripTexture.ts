@@ -3,6 +3,7 @@ import { rgbOf } from '../../core/colour/rgb.ts';
 import { weaves } from '../../core/seen/weave.ts';
 import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { reliefs } from './relief.ts';
+import { usualColours } from '../../core/usual.ts';
 
 const pxPerMm = 2.5;
 const seamHalfMm = 0.7;
@@ -19,7 +20,7 @@ export interface StripTextures {
 /** The cloth of a strip laid flat, `wideMm` by `longMm`, in its colours, pattern and fabric. */
 export function stripTextures({ colours, pattern, fabric }: FabricLook, wideMm: number, longMm: number): StripTextures {
   const [width, height] = [Math.ceil(wideMm * pxPerMm), Math.ceil(longMm * pxPerMm)];
-  const ground = rgbOf(colours[0] ?? '#5a626b');
+  const ground = rgbOf(colours[0] ?? usualColours.tie);
   const inks = [ground, colours[1] ? rgbOf(colours[1]) : ground] as const;
   const weave = weaves[pattern];
   const relief = reliefs[fabric];

@@ -7,7 +7,7 @@ import type { Fitting } from '../../contract/fitting.ts';
 import { fieldsOf } from '../../contract/records/kinds/index.ts';
 import { kindCodes, titleOf } from '../../contract/records/kindWords.ts';
 import type { Kind, RecordOf, StudioRecord } from '../../contract/records/records.ts';
-import { inTransaction, type Queryable, type Sql } from '../database.ts';
+import { inTransaction, type Queryable } from '../database.ts';
 import { everyFitting } from '../fittings.ts';
 import { everyRecord, recordsById } from '../records.ts';
 
@@ -19,7 +19,7 @@ export interface ExportedFile {
 const types = { csv: 'text/csv; charset=utf-8', vcard: 'text/vcard; charset=utf-8', json: 'application/json; charset=utf-8' } as const;
 
 /** One of the files that a studio is exported in, all of it from one moment. */
-export async function exportFile(sql: Sql, studio: StudioRecord, name: ExchangeFile): Promise<ExportedFile> {
+export async function exportFile(sql: Queryable, studio: StudioRecord, name: ExchangeFile): Promise<ExportedFile> {
   const file = exchangeFiles[name];
   const text = await inTransaction(sql, async (moment) => {
     await moment`set transaction isolation level repeatable read, read only`;

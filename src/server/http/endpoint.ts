@@ -1,4 +1,5 @@
 import type { APIContext, APIRoute } from 'astro';
+import { personCookie } from '../../contract/preferences.ts';
 import { recordsUnreachable } from '../../contract/problem.ts';
 import type { PersonRecord, StudioRecord } from '../../contract/records/records.ts';
 import { database, isConnectionLoss, inTransaction, type Queryable } from '../database.ts';
@@ -45,9 +46,6 @@ export function studioEndpoint(handle: (asked: Asked) => unknown, takes?: Takes)
     return takes ? inTransaction(database(), ask) : ask(database());
   });
 }
-
-/** Which of the studio's people is dressing, as this device keeps it. */
-export const personCookie = 'ropewalk-person';
 
 async function read({ request, params, url }: APIContext, takes: Takes | undefined): Promise<Sent> {
   const body = takes ? contentOf(takes.content, request, await bytesUnderLimit(request, takes.mostBytes ?? mostBytes)) : undefined;

@@ -11,7 +11,7 @@ const units = { cm: { label: 'centimetres' }, in: { label: 'inches' } };
 
 /** The knots that share a name, to choose from. */
 function passingUnder(family: string): Choices {
-  return Object.fromEntries(familyOf(family).map(({ word, names }) => [word, { label: `${names[0]}: ${word}` }]));
+  return Object.fromEntries(familyOf(family).map(({ word, names }) => [word, { label: names[0] }]));
 }
 
 export const clients: KindOf<'clients'> = {
@@ -30,8 +30,8 @@ export const clients: KindOf<'clients'> = {
     tiedBy: { kind: 'choice', label: 'Tied by', choices: finishing.tiedBy },
     practice: { kind: 'choice', label: 'Practice', choices: likings.practice },
     ownKnot: { kind: 'knot', label: 'Usual knot' },
-    meansWindsor: { kind: 'choice', label: '“Windsor” means', choices: passingUnder('Windsor'), optional: 'not said' },
-    meansHalfWindsor: { kind: 'choice', label: '“Half-Windsor” means', choices: passingUnder('Half-Windsor'), optional: 'not said' },
+    meansWindsor: { kind: 'choice', label: '“Windsor” means', choices: passingUnder('Windsor'), ofKnots: true, optional: 'not said' },
+    meansHalfWindsor: { kind: 'choice', label: '“Half-Windsor” means', choices: passingUnder('Half-Windsor'), ofKnots: true, optional: 'not said' },
     symmetry: { kind: 'choice', label: 'Prefers the knot', choices: likings.symmetry },
     dimple: { kind: 'choice', label: 'Dimple', choices: finishing.dimple },
     release: { kind: 'choice', label: 'Untying', choices: likings.release },

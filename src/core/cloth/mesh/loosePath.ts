@@ -6,7 +6,7 @@ import { minus, size, unit, type Vec3 } from '../../numeric/vector.ts';
 export const parts = ['arm', 'turn', 'throat', 'band', 'top', 'tuck', 'hang'] as const;
 export type Part = (typeof parts)[number];
 
-/** A strand laid loosely: mm, x toward the wearer's right, y up, z out of his chest. */
+/** A strand laid loosely: mm, x toward the wearer's right, y up, z out of the chest. */
 export interface LooseStrand {
   readonly points: readonly Vec3[];
   /** Away from the middle of the ball it is wound on: the side of the cloth that is outermost. */

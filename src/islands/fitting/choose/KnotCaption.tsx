@@ -1,29 +1,30 @@
 import type { Advice, KnotPlan } from '../../../core/index.ts';
+import { Button } from '../../ui/Button.tsx';
 import { useKnotTitle } from '../../wire/useKnotTitles.ts';
 
 interface KnotCaptionProps {
   readonly knot: KnotPlan;
   readonly advice: readonly Advice[];
-  readonly isFirstPick: boolean;
-  readonly onFirstPick: () => void;
+  readonly isBest: boolean;
+  readonly onBest: () => void;
 }
 
 /** The chosen knot by name under its picture, and what is worth saying about the outfit. */
-export function KnotCaption({ knot, advice, isFirstPick, onFirstPick }: KnotCaptionProps) {
+export function KnotCaption({ knot, advice, isBest, onBest }: KnotCaptionProps) {
   return (
     <div className="pt-1">
       <p className="flex flex-wrap items-baseline gap-x-3">
-        <span className="text-2xl font-semibold" data-testid="chosen-knot">
+        <a href={`/knots/${knot.code}`} className="text-2xl font-semibold hover:underline" data-testid="chosen-knot">
           {useKnotTitle()(knot)}
-        </span>
+        </a>
         <span className="text-soft">
-          {isFirstPick ? 'first pick' : `${ordinal(knot.rank)} pick`}, {knot.properties.moves} moves
-          {knot.properties.selfReleasing ? ', falls open when the narrow end is drawn out' : ''}
+          {isBest ? 'best match' : `${ordinal(knot.rank)} in the ranking`}, {knot.properties.moves} moves
+          {knot.properties.selfReleasing ? ', pulls open' : ''}
         </span>
-        {!isFirstPick && (
-          <button type="button" className="cursor-pointer text-set underline" onClick={onFirstPick}>
-            back to the first
-          </button>
+        {!isBest && (
+          <Button look="text" onClick={onBest}>
+            Back to best match
+          </Button>
         )}
       </p>
       <ul className="max-h-20 overflow-y-auto text-note leading-snug text-soft">

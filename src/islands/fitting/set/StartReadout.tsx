@@ -1,61 +1,55 @@
-import type { KnotPlan, NearLandmark } from '../../../core/index.ts';
-import { endToSet } from '../../../core/plan/setting.ts';
-import { formatFigure, formatLength, type LengthUnit, unitLabel } from '../../../core/units/length.ts';
+import type { KnotPlan } from '../../../core/index.ts';
+import { formatFigure, formatLength, type LengthUnit, roughly, unitLabel } from '../../../core/units/length.ts';
+import { beside } from './beside.ts';
+import { crossedReading, otherEnd, startSeam, tipSpan } from './setInWords.ts';
 
 interface StartReadoutProps {
   readonly knot: KnotPlan;
+  readonly gapMm: number;
   readonly units: LengthUnit;
   readonly stale: boolean;
 }
 
 /** Where the end that is set hangs before the first move, large enough to read from where the client stands. */
-export function StartReadout({ knot, units, stale }: StartReadoutProps) {
-  const { start, properties, tip } = knot;
-  const toSet = endToSet(start);
-  const nearest = [start.landmarks.find(({ kind }) => kind === 'button'), start.landmarks.find(({ kind }) => kind === 'body')].filter(
-    (each) => each !== undefined,
-  );
-  nearest.sort((a, b) => Math.abs(a.offsetMm) - Math.abs(b.offsetMm));
-  if (!knot.feasible) {
+export function StartReadout({ knot, gapMm, units, stale }: StartReadoutProps) {
+  const { start, properties, tip, refusal } = knot;
+  if (refusal) {
     return (
       <section aria-label="Start" className="text-outside" aria-live="polite">
-        <h2 className="text-lg font-medium">This knot cannot be set</h2>
-        <p className="pt-1">{knot.reasons.find(({ code }) => code === 'narrow-end')?.text}</p>
+        <h2 className="text-lg font-medium">Won’t work</h2>
+        <p className="pt-1">{refusal.text}</p>
       </section>
     );
   }
+  const { set } = start;
+  const nearest = [start.landmarks.find(({ kind }) => kind === 'button'), start.landmarks.find(({ kind }) => kind === 'body')]
+    .filter((each) => each !== undefined)
+    .toSorted((a, b) => Math.abs(a.offsetMm) - Math.abs(b.offsetMm));
   return (
     <section aria-label="Start" aria-live="polite" className={stale ? 'opacity-50' : ''}>
-      <h2 className="text-lg leading-tight font-medium">Hang the {toSet.name}</h2>
+      <h2 className="text-lg leading-tight font-medium">Set the {set.end} tip at</h2>
       <div className="flex items-center gap-4">
-        <p className="shrink-0 text-follows">
-          <span className="figures-alone flex items-baseline gap-1.5 text-start" data-testid="start">
-            {formatFigure(toSet.dropMm, units)} <span className="text-2xl">{unitLabel(units)}</span>
-          </span>
-          <span className="block pt-1 text-[0.95rem] leading-snug text-ink">below the collar button</span>
-        </p>
+        <div className="shrink-0 text-follows">
+          <p className="figures-alone flex items-baseline gap-1.5 text-start" data-testid="start">
+            {formatFigure(roughly(set.dropMm, units), units)} <span className="text-2xl">{unitLabel(units)}</span>
+          </p>
+          <p className="pt-1 text-[0.95rem] leading-snug text-ink">below the collar button</p>
+          <details className="text-note text-soft">
+            <summary className="flex min-h-6 cursor-pointer items-center text-set">Exact</summary>
+            <span data-testid="start-exact">{formatLength(set.dropMm, units)}</span>
+          </details>
+        </div>
         <ul className="space-y-1 text-[0.95rem] leading-snug text-follows">
           {nearest.map((landmark) => (
             <li key={landmark.name}>{beside(landmark, units)}</li>
           ))}
-          <li>
-            {toSet.name === 'blade' ? 'narrow tip' : 'blade tip'} {formatLength(Math.abs(start.differenceMm), units)}{' '}
-            {start.differenceMm >= 0 === (toSet.name === 'narrow tip') ? 'lower' : 'higher'}
-          </li>
+          <li>{otherEnd(start, units)}</li>
         </ul>
       </div>
-      <p className="pt-1.5 text-note text-soft">
-        Seam {properties.startSeam}. Tip then {formatFigure(tip.dropMm - tip.sdMm, units)} to {formatLength(tip.dropMm + tip.sdMm, units)}{' '}
-        two times in three.
+      <p className="pt-1 text-note text-soft">
+        {startSeam(properties)} {crossedReading(start, gapMm, units)} Blade tip should end {tipSpan(tip, units)} below the collar button (2
+        times in 3).
       </p>
     </section>
   );
-}
-
-/** `1.8 cm above the navel`; points of the body are known to a thumb's width only, so those are told as about. */
-export function beside({ name, kind, offsetMm }: NearLandmark, units: LengthUnit): string {
-  const near = 4;
-  if (Math.abs(offsetMm) < near) return `${kind === 'body' ? 'about ' : ''}level with the ${name}`;
-  const about = kind === 'body' ? 'about ' : '';
-  return `${about}${formatLength(Math.abs(offsetMm), units)} ${offsetMm > 0 ? 'below' : 'above'} the ${name}`;
 }

@@ -1,9 +1,11 @@
+import equal from 'fast-deep-equal';
 import { useState } from 'react';
 import type { Say } from '../../../contract/lengths.ts';
-import { kinds } from '../../../contract/records/kinds.ts';
+import { kindWords } from '../../../contract/records/kindWords.ts';
 import { differences, merged } from '../../../contract/records/merge.ts';
 import type { Kind } from '../../../contract/records/records.ts';
 import { sayValue } from '../../../contract/records/sayValue.ts';
+import { Button } from '../../ui/Button.tsx';
 import type { Entries } from './entries.ts';
 
 interface MergeProps {
@@ -16,7 +18,7 @@ interface MergeProps {
   readonly onTakeTheirs: () => void;
 }
 
-/** Somebody else changed the record first: what he did, what I did, and how to go on. */
+/** Somebody else changed the record first: their changes, mine, and how to go on. */
 export function Merge({ kind, before, mine, theirs, say, onMerge, onTakeTheirs }: MergeProps) {
   const changed = differences(kind, before, mine, theirs);
   const [choices, setChoices] = useState<Readonly<Record<string, 'mine' | 'theirs'>>>({});
@@ -24,16 +26,16 @@ export function Merge({ kind, before, mine, theirs, say, onMerge, onTakeTheirs }
   return (
     <section role="alert" aria-labelledby="merge" className="border-2 border-outside bg-white p-4">
       <h2 id="merge" className="text-xl font-semibold text-outside">
-        Someone else changed this {kinds[kind].one} while you did. Nothing was overwritten.
+        Someone else changed this {kindWords[kind].one} while you did. Nothing was overwritten.
       </h2>
       <div className="overflow-x-auto">
         <table className="mt-2 w-full text-left">
           <thead className="text-note text-soft">
             <tr>
-              <th className="font-normal">field</th>
-              <th className="font-normal">was</th>
-              <th className="font-normal">theirs</th>
-              <th className="font-normal">yours</th>
+              <th className="font-normal">Field</th>
+              <th className="font-normal">Was</th>
+              <th className="font-normal">Theirs</th>
+              <th className="font-normal">Yours</th>
             </tr>
           </thead>
           <tbody>
@@ -62,8 +64,8 @@ export function Merge({ kind, before, mine, theirs, say, onMerge, onTakeTheirs }
                     {label}
                   </th>
                   <td className="py-1.5 pr-3 text-soft">{sayValue(field, was, say)}</td>
-                  {cell('theirs', other, JSON.stringify(other) !== JSON.stringify(was))}
-                  {cell('mine', own, JSON.stringify(own) !== JSON.stringify(was))}
+                  {cell('theirs', other, !equal(other, was))}
+                  {cell('mine', own, !equal(own, was))}
                 </tr>
               );
             })}
@@ -71,17 +73,12 @@ export function Merge({ kind, before, mine, theirs, say, onMerge, onTakeTheirs }
         </table>
       </div>
       <div className="flex flex-wrap items-center gap-3 pt-3">
-        <button
-          type="button"
-          disabled={open > 0}
-          className="min-h-10 cursor-pointer bg-set px-4 font-medium text-white hover:bg-ink disabled:cursor-default disabled:bg-line"
-          onClick={() => onMerge(merged(kind, before, mine, theirs, (key) => choices[key] ?? 'theirs'))}
-        >
-          Put both together and save
-        </button>
-        <button type="button" className="min-h-10 cursor-pointer border-2 border-ink px-4" onClick={onTakeTheirs}>
-          Drop mine, take theirs
-        </button>
+        <Button disabled={open > 0} onClick={() => onMerge(merged(kind, before, mine, theirs, (key) => choices[key] ?? 'theirs'))}>
+          Combine and save
+        </Button>
+        <Button look="plain" onClick={onTakeTheirs}>
+          Discard mine, keep theirs
+        </Button>
         {open > 0 && <span className="text-note text-soft">Choose one where both changed the same thing.</span>}
       </div>
     </section>

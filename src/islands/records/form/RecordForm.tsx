@@ -1,14 +1,15 @@
+import equal from 'fast-deep-equal';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
-import { FormProvider, useForm } from 'react-hook-form';
+import { useEffect, useMemo, useState } from 'react';
 import { sayIn } from '../../../contract/lengths.ts';
-import { fieldsOf, kinds } from '../../../contract/records/kinds.ts';
-import type { Kind, RecordOf } from '../../../contract/records/records.ts';
-import type { LengthUnit } from '../../../core/units/length.ts';
-import { clearBench } from '../../atHand/kept.ts';
-import { usePlainKeys, useShortcuts } from '../../device/shortcuts.ts';
-import { unitChoices, useUnits } from '../../device/useUnits.ts';
-import { Faults } from '../../ui/faults.ts';
+import { kindWords, titleOf } from '../../../contract/records/kindWords.ts';
+import { fieldsOf } from '../../../contract/records/kinds/index.ts';
+import type { Kind, RecordOf, StudioSeen } from '../../../contract/records/records.ts';
+import { unitChoices, useUnits } from '../../device/preferences.tsx';
+import { useShortcuts } from '../../device/shortcuts.ts';
+import { Button, Link } from '../../ui/Button.tsx';
+import { EntriesOf } from '../../ui/EntriesOf.tsx';
+import { createEntryStore, useEntries, useSteps } from '../../ui/entryStore.ts';
 import { OutageNotice } from '../../ui/OutageNotice.tsx';
 import { Switch } from '../../ui/Switch.tsx';
 import { Tool } from '../../ui/Tool.tsx';
@@ -18,8 +19,8 @@ import { checkEntries, type Entries, entriesOf } from './entries.ts';
 import { FieldEntry } from './fields/FieldEntry.tsx';
 import { layouts, type Section } from './layout.ts';
 import { Merge } from './Merge.tsx';
-import { useHistory } from './useHistory.ts';
 import { useKeeping } from './useKeeping.ts';
+import { RecordContext } from './useRecord.ts';
 
 interface RecordFormProps<K extends Kind> {
   readonly kind: K;
@@ -27,37 +28,45 @@ interface RecordFormProps<K extends Kind> {
   readonly initial: Entries;
   /** Under which drafts of it are kept: its id, or `new`. */
   readonly draftId: string;
-  readonly studioUnits: LengthUnit;
+  readonly studio: StudioSeen;
   readonly onKept: (record: RecordOf[K], wasNew: boolean) => void;
 }
 
 /** A record in its fields beside the thing itself; saved when it is right, and nothing typed is ever lost. */
-export function RecordForm<K extends Kind>({ kind, initial, draftId, studioUnits, onKept }: RecordFormProps<K>) {
-  const { one, titleOf } = kinds[kind];
-  const [draft] = useState(() => keptDraft(kind, draftId));
-  const [before, setBefore] = useState<Entries>(draft?.before ?? initial);
-  const form = useForm<Entries>({ defaultValues: draft?.entries ?? initial });
-  const entries = form.watch();
-  const [units, setUnits] = useUnits(studioUnits);
-  const history = useHistory(form, entries);
-  const [plainKeys] = usePlainKeys();
+export function RecordForm<K extends Kind>({ kind, initial, draftId, studio, onKept }: RecordFormProps<K>) {
+  const { one } = kindWords[kind];
+  const [store] = useState(() => createEntryStore<Entries>(initial));
+  const entries = useEntries(store);
+  const [before, setBefore] = useState(initial);
+  const [restored, setRestored] = useState<'unknown' | 'none' | 'draft'>('unknown');
+  const [units, setUnits] = useUnits(studio.units);
+  const { undo, redo } = useSteps(store);
   const [tried, setTried] = useState(false);
-  const { record, faults } = checkEntries(kind, entries, units);
+  const { record, faults } = useMemo(() => checkEntries(kind, entries, units), [kind, entries, units]);
   const keeping = useKeeping(kind, units, (kept) => {
     const now = entriesOf(kept);
     dropDraft(kind, draftId);
     setBefore(now);
-    form.reset(now);
+    store.begin(now);
     setTried(false);
     onKept(kept, before.version === 0);
   });
 
-  const now = JSON.stringify(entries);
-  const isChanged = now !== JSON.stringify(before);
+  // The form begins as the server drew it; what was typed here and not saved comes back once the page is alive.
   useEffect(() => {
-    if (isChanged) keepDraft(kind, draftId, { before, entries: JSON.parse(now) as Entries });
+    const draft = keptDraft(kind, draftId, store.get());
+    if (draft) {
+      setBefore(draft.before);
+      store.begin(draft.entries);
+    }
+    setRestored(draft ? 'draft' : 'none');
+  }, [kind, draftId, store]);
+  const isChanged = !equal(entries, before);
+  useEffect(() => {
+    if (restored === 'unknown') return;
+    if (isChanged) keepDraft(kind, draftId, { before, entries });
     else dropDraft(kind, draftId);
-  }, [kind, draftId, before, now, isChanged]);
+  }, [restored, kind, draftId, before, entries, isChanged]);
 
   const busy = keeping.state === 'keeping' || keeping.state === 'waiting';
   const keep = (changes: Partial<Entries> = {}) => {
@@ -66,18 +75,19 @@ export function RecordForm<K extends Kind>({ kind, initial, draftId, studioUnits
   };
   const begin = (next: Entries) => {
     setBefore(next);
-    form.reset(next);
+    store.begin(next);
     keeping.settle();
   };
-  useShortcuts({ save: () => keep(), undo: () => history.undo?.(), redo: () => history.redo?.() }, plainKeys);
+  useShortcuts({ save: () => keep(), undo: () => undo?.(), redo: () => redo?.() });
 
   // A field that was never touched is not scolded before somebody tries to save it.
   const told = tried || before.version > 0 ? faults : faults.filter(({ path }) => !isEmpty(entries, path));
   const isNew = before.version === 0;
   const columns = [undefined, 2].map((at) => layouts[kind].filter(({ column }) => column === at)).filter(({ length }) => length > 0);
+  const context = useMemo(() => ({ kind, store, units, studio }), [kind, store, units, studio]);
   return (
-    <FormProvider {...form}>
-      <Faults value={[...told, ...keeping.faults]}>
+    <RecordContext value={context}>
+      <EntriesOf store={store} faults={[...told, ...keeping.faults]}>
         <form
           noValidate
           onSubmit={(event) => {
@@ -86,57 +96,43 @@ export function RecordForm<K extends Kind>({ kind, initial, draftId, studioUnits
           }}
         >
           <div className="sticky top-0 z-10 flex flex-wrap items-center justify-between gap-x-4 gap-y-1 bg-ground pb-2">
-            <h1 className="text-3xl font-semibold tracking-tight">{titleOf(entries) || `A new ${one}`}</h1>
+            <h1 className="text-3xl font-semibold tracking-tight">{titleOf(entries) || `New ${one}`}</h1>
             <div className="flex flex-wrap items-center gap-x-3">
               <p role="status" className="text-note text-soft">
                 {statusOf(keeping.state, isChanged, isNew)}
               </p>
               <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
-              <Tool label="Undo (Ctrl + Z)" onPress={history.undo}>
+              <Tool label="Undo (Ctrl + Z)" onPress={undo}>
                 <Undo2 aria-hidden className="size-5" />
               </Tool>
-              <Tool label="Redo (Ctrl + Shift + Z)" onPress={history.redo}>
+              <Tool label="Redo (Ctrl + Shift + Z)" onPress={redo}>
                 <Redo2 aria-hidden className="size-5" />
               </Tool>
               {!isNew && kind === 'clients' && (
-                <a
-                  className="flex min-h-10 items-center border-2 border-set px-3 text-set hover:bg-set hover:text-white"
-                  href={`/?client=${before.id}`}
-                  onClick={clearBench}
-                >
-                  To the bench
-                </a>
+                <Link look="other" href={`/?client=${before.id}`}>
+                  Use in fitting
+                </Link>
               )}
               {!isNew && (
-                <button
-                  type="button"
-                  className="min-h-10 cursor-pointer border-2 border-ink px-3"
-                  onClick={() => keep({ archived: !before.archived })}
-                >
-                  {before.archived ? 'Bring back' : 'Put away'}
-                </button>
+                <Button look="plain" onClick={() => keep({ archived: !before.archived })}>
+                  {before.archived ? 'Restore' : 'Archive'}
+                </Button>
               )}
-              <button
-                type="submit"
-                disabled={busy || !isChanged}
-                className="min-h-10 cursor-pointer bg-set px-4 text-lg font-medium text-white hover:bg-ink disabled:cursor-default disabled:bg-line"
-              >
+              <Button type="submit" disabled={busy || !isChanged} className="text-lg">
                 Save
-              </button>
+              </Button>
             </div>
           </div>
-          {before.archived && (
-            <p className="mb-2 bg-faint px-4 py-2">This {one} was put away: it is kept, and no list shows it until it is brought back.</p>
-          )}
-          {draft && isChanged && (
+          {before.archived && <p className="mb-2 bg-faint px-4 py-2">This {one} is archived: it is kept, but no list shows it until it is restored.</p>}
+          {restored === 'draft' && isChanged && (
             <p className="mb-2 flex flex-wrap items-center gap-3 bg-set-wash px-4 py-2">
-              What you had typed here and not saved is still in the fields.
-              <button type="button" className="min-h-8 cursor-pointer text-set underline" onClick={() => form.reset(before)}>
+              What you entered earlier and didn’t save is still here.
+              <Button look="text" onClick={() => store.begin(before)}>
                 Back to what is saved
-              </button>
+              </Button>
             </p>
           )}
-          {keeping.state === 'waiting' && <OutageNotice what="What you entered is safe here; saving goes on trying." />}
+          {keeping.state === 'waiting' && <OutageNotice what="Not saved yet; nothing you entered is lost." />}
           {keeping.message && (
             <p role="alert" className="mb-2 bg-outside-wash px-4 py-2 text-outside">
               {keeping.message}
@@ -168,28 +164,21 @@ export function RecordForm<K extends Kind>({ kind, initial, draftId, studioUnits
             {columns.map((sections) => (
               <div key={sections[0]?.title}>
                 {sections.map((section) => (
-                  <Fields key={section.title} kind={kind} section={section} units={units} entries={entries} />
+                  <Fields key={section.title} kind={kind} section={section} />
                 ))}
               </div>
             ))}
             <div className="lg:sticky lg:top-16 lg:self-start">
-              <Picture kind={kind} entries={entries} units={units} />
+              <Picture kind={kind} />
             </div>
           </div>
         </form>
-      </Faults>
-    </FormProvider>
+      </EntriesOf>
+    </RecordContext>
   );
 }
 
-interface FieldsProps {
-  readonly kind: Kind;
-  readonly section: Section;
-  readonly units: LengthUnit;
-  readonly entries: Entries;
-}
-
-function Fields({ kind, section: { title, keys, hint }, units, entries }: FieldsProps) {
+function Fields({ kind, section: { title, keys, hint } }: { readonly kind: Kind; readonly section: Section }) {
   const fields = new Map(fieldsOf(kind));
   return (
     <section aria-label={title} className="pb-4">
@@ -197,7 +186,7 @@ function Fields({ kind, section: { title, keys, hint }, units, entries }: Fields
       {hint && <p className="pt-1 text-note text-soft">{hint}</p>}
       {keys.map((key) => {
         const field = fields.get(key);
-        return field && <FieldEntry key={key} kind={kind} name={key} field={field} units={units} entries={entries} />;
+        return field && <FieldEntry key={key} name={key} field={field} />;
       })}
     </section>
   );
@@ -209,8 +198,7 @@ function isEmpty(entries: Entries, path: string): boolean {
 }
 
 function statusOf(state: ReturnType<typeof useKeeping>['state'], isChanged: boolean, isNew: boolean): string {
-  if (state === 'keeping') return 'Saving …';
-  if (state === 'waiting') return 'Trying to save …';
+  if (state === 'keeping' || state === 'waiting') return 'Saving…';
   if (isChanged) return isNew ? '' : 'Not saved yet.';
   return state === 'kept' ? 'Saved.' : '';
 }

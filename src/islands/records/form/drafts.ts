@@ -10,14 +10,21 @@ export interface Draft {
   readonly entries: Entries;
 }
 
-export function keptDraft(kind: Kind, id: string): Draft | undefined {
+/** A draft that was kept, if every field that `fresh` has is still in it: a later version may have other fields. */
+export function keptDraft(kind: Kind, id: string, fresh: Entries): Draft | undefined {
   const kept = sessionStorage.getItem(key(kind, id));
   if (!kept) return undefined;
   try {
-    return JSON.parse(kept) as Draft;
+    const draft: unknown = JSON.parse(kept);
+    return isDraft(draft, Object.keys(fresh)) ? draft : undefined;
   } catch {
     return undefined;
   }
+}
+
+function isDraft(draft: unknown, keys: readonly string[]): draft is Draft {
+  const has = (entries: unknown) => typeof entries === 'object' && entries !== null && keys.every((each) => Object.hasOwn(entries, each));
+  return typeof draft === 'object' && draft !== null && 'before' in draft && 'entries' in draft && has(draft.before) && has(draft.entries);
 }
 
 export function keepDraft(kind: Kind, id: string, draft: Draft): void {

@@ -1,5 +1,5 @@
 import { checkRecord } from '../../../contract/records/checkRecord.ts';
-import { fieldsOf, kinds } from '../../../contract/records/kinds.ts';
+import { fieldsOf, kinds } from '../../../contract/records/kinds/index.ts';
 import type { Kind, RecordOf, TakenMeasure } from '../../../contract/records/records.ts';
 import type { Fault } from '../../../core/measures/faults.ts';
 import type { LengthUnit } from '../../../core/units/length.ts';
@@ -19,7 +19,7 @@ export function freshEntries(kind: Kind, known: Readonly<Record<string, unknown>
 }
 
 export function entriesOf(record: RecordOf[Kind]): Entries {
-  return JSON.parse(JSON.stringify(record)) as Entries;
+  return { ...record };
 }
 
 /** Runs the server's own checks on what stands in the fields. */

@@ -10,9 +10,17 @@ export interface Section {
 }
 
 export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
+  people: [
+    { title: 'Person', keys: ['name', 'note'] },
+    {
+      title: 'How they dress others',
+      keys: ['blade', 'pins', 'gapMm', 'readsAt', 'button', 'tightens', 'keeper', 'tucks'],
+      hint: 'Habits differ, and each is right: Ropewalk follows those of whoever is dressing.',
+    },
+  ],
   clients: [
-    { title: 'Who', keys: ['name', 'nickname', 'note', 'phone', 'email', 'address'] },
-    { title: 'Likings', keys: ['symmetry', 'dimple', 'release', 'neckBand', 'cautions'] },
+    { title: 'Contact', keys: ['name', 'nickname', 'note', 'phone', 'email', 'address'] },
+    { title: 'Preferences', keys: ['symmetry', 'dimple', 'release', 'neckBand', 'cautions'] },
     { title: 'Measures', keys: ['measures', 'front', 'beltHeightMm'], column: 2 },
     {
       title: 'Habits',
@@ -21,36 +29,36 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
     },
   ],
   shirts: [
-    { title: 'Which shirt', keys: ['label', 'clientId', 'note'] },
+    { title: 'Shirt', keys: ['label', 'clientId', 'note'] },
     {
       title: 'Collar',
       keys: ['collarStyle', 'collarSpreadMm', 'collarPointMm', 'tieSpaceMm', 'standMm', 'collarAllowanceMm', 'buttonsMm'],
-      hint: 'A named collar fills in its usual measures; then lay the ruler on this one.',
+      hint: 'A named collar fills in its usual measures; then measure this one.',
     },
-    { title: 'Cloth', keys: ['colour', 'pattern', 'secondColour'] },
+    { title: 'Fabric', keys: ['colour', 'pattern', 'secondColour'] },
   ],
   jackets: [
-    { title: 'Which jacket', keys: ['label', 'clientId', 'note'] },
+    { title: 'Jacket', keys: ['label', 'clientId', 'note'] },
     { title: 'Fronts', keys: ['lapelMm', 'lapelKind', 'cut', 'buttoningMm', 'worn', 'waistcoat'] },
-    { title: 'Cloth', keys: ['colour'] },
+    { title: 'Fabric', keys: ['colour'] },
   ],
   ties: [
-    { title: 'Which tie', keys: ['label', 'clientId', 'state', 'outWith', 'note'] },
+    { title: 'Tie', keys: ['label', 'clientId', 'state', 'outWith', 'note'] },
     { title: 'Measures', keys: ['lengthMm', 'bladeMm', 'thicknessMm', 'neckMm', 'neckAtMm', 'tailMm', 'keeperMm', 'profile'] },
-    { title: 'Cloth', keys: ['fabric', 'pattern', 'colours', 'construction', 'ends'] },
+    { title: 'Fabric', keys: ['fabric', 'pattern', 'colours', 'construction', 'ends'] },
   ],
   squares: [
-    { title: 'Which square', keys: ['label', 'clientId', 'tieId', 'note'] },
-    { title: 'Cloth', keys: ['fabric', 'colours'] },
+    { title: 'Pocket square', keys: ['label', 'clientId', 'tieId', 'note'] },
+    { title: 'Fabric', keys: ['fabric', 'colours'] },
   ],
-  namings: [{ title: 'Which knot', keys: ['label', 'word', 'note'] }],
+  namings: [{ title: 'Knot', keys: ['label', 'word', 'note'] }],
   outfits: [
-    { title: 'What for', keys: ['label', 'occasion', 'dressRule', 'note'] },
+    { title: 'Occasion', keys: ['label', 'occasion', 'dressRule', 'note'] },
     { title: 'Pieces', keys: ['shirtId', 'jacketId', 'squareId'] },
     {
       title: 'Trousers',
       keys: ['beltLineMm', 'beltHeightMm'],
-      hint: 'Only where they sit other than his usual ones: length means nothing without them.',
+      hint: 'Only where these trousers sit higher or lower than the client’s usual ones.',
     },
   ],
 };

@@ -2,11 +2,13 @@ import { frontDropOf } from '../../../core/body/frontDrop.ts';
 import { type Caution, cautions } from '../../../core/plan/habits.ts';
 import { formatLength } from '../../../core/units/length.ts';
 import { BodyFigure } from '../../../drawing/wearer/BodyFigure.tsx';
+import { usualColours } from '../../../core/usual.ts';
+import { useRecord } from '../form/useRecord.ts';
 import { drawnClient, drawnRequest } from './drawnRequest.ts';
-import type { PictureProps } from './pictureProps.ts';
 
 /** The client's front with what is known of it. */
-export function ClientPicture({ entries, units }: PictureProps) {
+export function ClientPicture() {
+  const { entries, units } = useRecord();
   const client = drawnClient(entries, units);
   const drop = frontDropOf(client);
   return (
@@ -14,14 +16,14 @@ export function ClientPicture({ entries, units }: PictureProps) {
       <BodyFigure
         id="client"
         request={drawnRequest(units, { client })}
-        shirtColour="#f6f7f9"
+        shirtColour={usualColours.shirt}
         jacketColour={null}
         className="max-h-[34rem] w-full"
       />
       <p className="text-note text-soft">
         {drop.measured
-          ? `The front drop was taken with a tape: good to about ${formatLength(drop.sdMm, units)}.`
-          : `The front drop is ${client.frontDropMm === null ? 'supposed from height' : 'an estimate'}: two times in three within ${formatLength(drop.sdMm, units)}. A tape narrows it to half a centimetre.`}{' '}
+          ? `Collar button to belt was measured with a tape: good to ±${formatLength(drop.sdMm, units)}.`
+          : `Collar button to belt is estimated${client.frontDropMm === null ? ' from height' : ''}: within ±${formatLength(drop.sdMm, units)} 2 times in 3. A tape narrows it.`}{' '}
         Grey bars: where breastbone, ribs and navel may lie.
       </p>
       {(entries['cautions'] as readonly Caution[]).map((code) => (

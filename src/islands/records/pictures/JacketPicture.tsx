@@ -1,4 +1,3 @@
-import { useFormContext } from 'react-hook-form';
 import { frontDropOf } from '../../../core/body/frontDrop.ts';
 import type { PlanRequest } from '../../../core/index.ts';
 import { buttoningPoint } from '../../../core/jacket/opening.ts';
@@ -7,16 +6,16 @@ import { formatLength } from '../../../core/units/length.ts';
 import { jacketFronts } from '../../../drawing/jacket/fronts.ts';
 import { JacketSheet } from '../../../drawing/jacket/JacketSheet.tsx';
 import { Handle } from '../../../drawing/sheet/Handle.tsx';
-import type { Entries } from '../form/entries.ts';
+import { usualColours, usualLapelMm } from '../../../core/usual.ts';
+import { useRecord } from '../form/useRecord.ts';
 import { drawnRequest, lengthsOf } from './drawnRequest.ts';
 import { OpeningInWords } from './OpeningInWords.tsx';
-import type { PictureProps } from './pictureProps.ts';
 
 /** The jacket's fronts as worn, over a usual shirt. */
-export function JacketPicture({ entries, units }: PictureProps) {
-  const { setValue } = useFormContext<Entries>();
+export function JacketPicture() {
+  const { entries, units, store } = useRecord();
   const { worn, lapelKind, cut, waistcoat } = entries as unknown as NonNullable<PlanRequest['jacket']>;
-  const jacket = { lapelMm: 85, buttoningMm: null, ...lengthsOf(entries, ['lapelMm', 'buttoningMm']), worn, lapelKind, cut, waistcoat };
+  const jacket = { lapelMm: usualLapelMm, buttoningMm: null, ...lengthsOf(entries, ['lapelMm', 'buttoningMm']), worn, lapelKind, cut, waistcoat };
   const request = drawnRequest(units, { jacket });
   const beltMm = frontDropOf(request.client).meanMm;
   const buttonMm = buttoningPoint(jacket, beltMm);
@@ -26,8 +25,8 @@ export function JacketPicture({ entries, units }: PictureProps) {
       <JacketSheet
         id="jacket"
         request={request}
-        shirtColour="#f6f7f9"
-        jacketColour={String(entries['colour'])}
+        shirtColour={usualColours.shirt}
+        jacketColour={typeof entries['colour'] === 'string' ? entries['colour'] : usualColours.jacket}
         className="max-h-[34rem] w-full"
       >
         <Handle
@@ -40,7 +39,7 @@ export function JacketPicture({ entries, units }: PictureProps) {
           valueText={formatLength(jacket.lapelMm, units)}
           minMm={measures.jacket.lapelMm.minMm}
           maxMm={measures.jacket.lapelMm.maxMm}
-          onChange={(mm) => setValue('lapelMm', mm)}
+          onChange={(mm) => store.set('lapelMm', mm)}
         />
         <Handle
           x={-212}
@@ -51,7 +50,7 @@ export function JacketPicture({ entries, units }: PictureProps) {
           valueText={formatLength(buttonMm, units)}
           minMm={measures.jacket.buttoningMm.minMm}
           maxMm={Math.min(measures.jacket.buttoningMm.maxMm, beltMm + 60)}
-          onChange={(mm) => setValue('buttoningMm', mm)}
+          onChange={(mm) => store.set('buttoningMm', mm)}
         />
       </JacketSheet>
       <OpeningInWords request={request} over="a usual semi-spread collar" />

@@ -1,29 +1,34 @@
 import { useMemo } from 'react';
 import { completeRequest, KnotWordError, parseKnot, plan } from '../../../core/index.ts';
-import { sayKnot } from '../../../core/knot/say.ts';
+import { tyingInWords } from '../../../core/knot/steps.ts';
+import { sayFrame } from '../../../drawing/geometry/view.ts';
 import { CollarCloseUp } from '../../../drawing/wearer/CollarCloseUp.tsx';
+import { drawnColours } from '../../seen/dressed.ts';
+import { useFrame } from '../form/useFrame.ts';
+import { useRecord } from '../form/useRecord.ts';
 import { drawnRequest } from './drawnRequest.ts';
-import type { PictureProps } from './pictureProps.ts';
 
-/** Longer words are knots too, but none that is worn. */
+/** Longer ones are knots too, but none that is worn. */
 const mostMoves = 12;
 
 /** The knot that is named, in a usual tie on a usual collar, and how it is tied. */
-export function NamingPicture({ entries, units }: PictureProps) {
-  const word = String(entries['word']);
+export function NamingPicture() {
+  const { entries, units } = useRecord();
+  const frame = useFrame();
+  const moves = String(entries['word']);
   const found = useMemo(() => {
     try {
-      const knot = parseKnot(word);
+      const knot = parseKnot(moves);
       const { client, shirt, tie } = drawnRequest(units);
-      const question = { client, shirt, tie, units, taste: { knots: 'all', maxMoves: Math.min(mostMoves, knot.moves.length) } } as const;
-      return { knot, request: completeRequest(question), plan: plan(question).knots.find(({ moves }) => moves === word) };
+      const search = { knots: 'all', maxMoves: Math.min(mostMoves, knot.moves.length), also: [moves] } as const;
+      const question = { client: { ...client, blade: frame.blade }, shirt, tie, units, search };
+      return { knot, request: completeRequest(question), plan: plan(question).knots.find((each) => each.moves === moves) };
     } catch (error) {
       if (error instanceof KnotWordError) return undefined;
       throw error;
     }
-  }, [word, units]);
+  }, [moves, units, frame.blade]);
   if (!found) return <p className="text-soft">Enter the knot’s moves or its name, and it is drawn here.</p>;
-  const cloth = { fabric: 'woven-silk', pattern: 'solid', colours: ['#34506b'] } as const;
   return (
     <>
       {found.plan && (
@@ -31,19 +36,18 @@ export function NamingPicture({ entries, units }: PictureProps) {
           id="named"
           request={found.request}
           plan={found.plan}
-          view="facing"
-          cloth={cloth}
-          shirtColour="#f6f7f9"
-          jacketColour={null}
+          view={frame.view}
+          {...drawnColours(found.request, { tie: [], shirt: null, jacket: null })}
           className="h-96 w-full"
         />
       )}
       <ol className="list-decimal columns-2 pl-6">
-        {sayKnot(found.knot).map((step, i) => (
+        {tyingInWords(found.knot, frame).map((step, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: the steps are told by their order.
           <li key={i}>{step}</li>
         ))}
       </ol>
+      <p className="text-note text-soft">Left and right: {sayFrame(frame)}.</p>
     </>
   );
 }

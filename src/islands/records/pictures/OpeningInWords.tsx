@@ -28,9 +28,9 @@ export function OpeningInWords({ request: { client, shirt, jacket, units }, over
       </p>
       <p className="text-soft">
         {jacket.worn === 'closed'
-          ? `Closed, it shows ${say(shows)} of the front, ${say(2 * openingAt(edge, shows / 2))} wide half-way down; the tip of the tie is hidden.`
-          : 'Worn open, the whole tie shows.'}
-        {jacket.buttoningMm === null ? ' The buttoning point is supposed from the belt.' : ''}
+          ? `Buttoned, it shows ${say(shows)} of the front, ${say(2 * openingAt(edge, shows / 2))} wide halfway down; the blade tip is hidden.`
+          : 'Unbuttoned, the whole tie shows.'}
+        {jacket.buttoningMm === null ? ' The buttoning point is estimated from the belt.' : ''}
       </p>
     </div>
   );

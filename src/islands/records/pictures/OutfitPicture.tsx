@@ -3,20 +3,21 @@ import { planClient, planShirt } from '../../../contract/records/asWorn.ts';
 import { FoldedSquare } from '../../../drawing/wardrobe/FoldedSquare.tsx';
 import { BodyFigure, OpeningMarks } from '../../../drawing/wearer/BodyFigure.tsx';
 import { recordQuery } from '../../wire/queries.ts';
-import type { Entries } from '../form/entries.ts';
+import { usualColours } from '../../../core/usual.ts';
+import { useRecord } from '../form/useRecord.ts';
 import { drawnRequest, lengthsOf } from './drawnRequest.ts';
 import { OpeningInWords } from './OpeningInWords.tsx';
-import type { PictureProps } from './pictureProps.ts';
 
 /** The client in this outfit, without a tie. */
-export function OutfitPicture({ entries, units }: PictureProps) {
+export function OutfitPicture() {
+  const { entries, units, studio } = useRecord();
   const client = useQuery(one('clients', entries['clientId'])).data;
   const shirt = useQuery(one('shirts', entries['shirtId'])).data;
   const jacket = useQuery(one('jackets', entries['jacketId'])).data;
   const square = useQuery(one('squares', entries['squareId'])).data;
   const usual = drawnRequest(units);
-  const belt = { beltLineMm: null, beltHeightMm: null, ...lengthsOf(entries as Entries, ['beltLineMm', 'beltHeightMm']) };
-  const known = client && planClient(client, belt);
+  const belt = { beltLineMm: null, beltHeightMm: null, ...lengthsOf(entries, ['beltLineMm', 'beltHeightMm']) };
+  const known = client && planClient(client, belt, studio.person);
   const request = drawnRequest(units, {
     ...(known && {
       client: { ...known, heightMm: known.heightMm ?? usual.client.heightMm, neckMm: known.neckMm ?? usual.client.neckMm },
@@ -29,8 +30,8 @@ export function OutfitPicture({ entries, units }: PictureProps) {
       <BodyFigure
         id="outfit"
         request={request}
-        shirtColour={shirt?.colour ?? '#f6f7f9'}
-        jacketColour={jacket?.colour ?? null}
+        shirtColour={shirt?.colour ?? usualColours.shirt}
+        jacketColour={request.jacket && (jacket?.colour ?? usualColours.jacket)}
         className="max-h-[32rem] w-full"
       >
         <OpeningMarks request={request} />

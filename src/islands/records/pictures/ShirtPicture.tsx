@@ -1,34 +1,34 @@
 import { useMemo } from 'react';
-import { useFormContext } from 'react-hook-form';
 import { classOf } from '../../../core/collar/collar.ts';
 import { collarStyles } from '../../../core/collar/styles.ts';
 import { type PlanRequest, plan } from '../../../core/index.ts';
 import { measures } from '../../../core/measures/measures.ts';
 import type { PatternCode } from '../../../core/tie/patterns.ts';
-import { formatLength } from '../../../core/units/length.ts';
+import { formatLength, type LengthUnit } from '../../../core/units/length.ts';
 import { CollarSheet } from '../../../drawing/collar/CollarSheet.tsx';
 import { collarLeaves } from '../../../drawing/collar/leaves.ts';
 import { Handle } from '../../../drawing/sheet/Handle.tsx';
-import type { Entries } from '../form/entries.ts';
+import { usualColours, usualTie, usualWearer } from '../../../core/usual.ts';
+import { useRecord } from '../form/useRecord.ts';
 import { drawnRequest, lengthsOf } from './drawnRequest.ts';
-import type { PictureProps } from './pictureProps.ts';
 
-const neckMm = 395;
+const { neckMm } = usualWearer;
 
 /** The collar as it changes under the ruler, and the knots that would fill it. */
-export function ShirtPicture({ entries, units }: PictureProps) {
-  const { setValue } = useFormContext<Entries>();
-  const supposed = drawnRequest(units).shirt;
-  const known = lengthsOf(entries, ['collarPointMm', 'collarSpreadMm', 'tieSpaceMm', 'collarAllowanceMm']);
-  const asked = { ...supposed, ...known };
+export function ShirtPicture() {
+  const { entries, units, store } = useRecord();
+  const asked = useMemo(
+    () => ({ ...drawnRequest(units).shirt, ...lengthsOf(entries, ['collarPointMm', 'collarSpreadMm', 'tieSpaceMm', 'collarAllowanceMm']) }),
+    [entries, units],
+  );
   // A spread that two points cannot reach is drawn as far as they do, until it is put right.
   const collarSpreadMm = Math.max(asked.tieSpaceMm + 2, Math.min(asked.collarSpreadMm, 2 * asked.collarPointMm));
   const style = collarStyles[entries['collarStyle'] as keyof typeof collarStyles];
-  const collar = { ...asked, collarSpreadMm, pointsHeld: style.pointsHeld };
+  const collar = useMemo(() => ({ ...asked, collarSpreadMm, pointsHeld: style.pointsHeld }), [asked, collarSpreadMm, style]);
   const { standMm } = lengthsOf(entries, ['standMm']);
-  const colours = [String(entries['colour']), ...(typeof entries['secondColour'] === 'string' ? [entries['secondColour']] : [])];
+  const colours = [typeof entries['colour'] === 'string' ? entries['colour'] : usualColours.shirt, ...(typeof entries['secondColour'] === 'string' ? [entries['secondColour']] : [])];
   const [, tip] = collarLeaves(collar, neckMm).tips;
-  const change = (key: 'collarSpreadMm' | 'collarPointMm') => (mm: number) => setValue(key, mm, { shouldDirty: true });
+  const change = (key: 'collarSpreadMm' | 'collarPointMm') => (mm: number) => store.set(key, mm);
   return (
     <>
       <CollarSheet
@@ -45,7 +45,7 @@ export function ShirtPicture({ entries, units }: PictureProps) {
           y={tip[1]}
           axis="x"
           gain={2}
-          label="Tip to tip"
+          label="Collar spread"
           valueMm={collarSpreadMm}
           valueText={formatLength(collarSpreadMm, units)}
           minMm={Math.max(measures.shirt.collarSpreadMm.minMm, collar.tieSpaceMm + 4)}
@@ -65,7 +65,7 @@ export function ShirtPicture({ entries, units }: PictureProps) {
         />
       </CollarSheet>
       <p className="text-lg">
-        Opens like a {classOf(collar).label} collar{style.pointsHeld ? ', with its points held down: the neck band stays covered' : ''}.
+        Opens like a {classOf(collar).label} collar{style.pointsHeld ? ', with its points held down: the tie band stays covered' : ''}.
       </p>
       <Fillers shirt={collar} units={units} />
     </>
@@ -73,21 +73,20 @@ export function ShirtPicture({ entries, units }: PictureProps) {
 }
 
 const ties = [
-  { name: 'a slim thin tie', lengthMm: 1450, bladeMm: 60, thicknessMm: 2.2 },
-  { name: 'a medium tie', lengthMm: 1470, bladeMm: 78, thicknessMm: 2.8 },
-  { name: 'a broad thick tie', lengthMm: 1490, bladeMm: 90, thicknessMm: 3.6 },
+  { name: 'a slim, thin tie', ...usualTie, bladeMm: 60, thicknessMm: 2.2 },
+  { name: 'a usual tie', ...usualTie },
+  { name: 'a wide, thick tie', ...usualTie, bladeMm: 90, thicknessMm: 3.6 },
 ] as const;
 
 /** Which everyday knot suits the collar with three usual ties. */
-function Fillers({ shirt, units }: { readonly shirt: PlanRequest['shirt']; readonly units: PictureProps['units'] }) {
-  const asked = JSON.stringify(shirt);
+function Fillers({ shirt, units }: { readonly shirt: PlanRequest['shirt']; readonly units: LengthUnit }) {
   const rows = useMemo(() => {
     const { client, aim } = drawnRequest(units);
     return ties.map(({ name, ...tie }) => {
-      const { knots } = plan({ client, shirt: JSON.parse(asked) as PlanRequest['shirt'], tie, aim, units });
+      const { knots } = plan({ client, shirt, tie, aim, units });
       return { name, knot: knots[0] };
     });
-  }, [asked, units]);
+  }, [shirt, units]);
   return (
     <table className="mt-2 w-full text-left">
       <caption className="sr-only">Knots that suit this collar</caption>
@@ -97,8 +96,8 @@ function Fillers({ shirt, units }: { readonly shirt: PlanRequest['shirt']; reado
             <th scope="row" className="py-1 pr-3 font-normal text-soft">
               with {name}
             </th>
-            <td className="pr-3 font-medium text-follows">{knot?.names[0]}</td>
-            <td className="figures text-right text-lg text-follows">{Math.round((knot?.collar.fill ?? 0) * 100)} % of the edge</td>
+            <td className="pr-3 font-medium text-follows">{knot?.feasible ? knot.title : 'won’t work'}</td>
+            <td className="figures text-right text-lg text-follows">{Math.round((knot?.collar.fill ?? 0) * 100)}% of the edge</td>
           </tr>
         ))}
       </tbody>

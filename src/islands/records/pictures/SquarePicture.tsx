@@ -5,12 +5,13 @@ import { FoldedSquare } from '../../../drawing/wardrobe/FoldedSquare.tsx';
 import { VerdictMark } from '../../ui/ReasonList.tsx';
 import { Swatch } from '../../ui/Swatch.tsx';
 import { listQuery } from '../../wire/queries.ts';
-import type { PictureProps } from './pictureProps.ts';
+import { useRecord } from '../form/useRecord.ts';
 
 const mostTies = 8;
 
 /** The square in its fold, and the ties of the studio it goes with. */
-export function SquarePicture({ entries }: PictureProps) {
+export function SquarePicture() {
+  const { entries } = useRecord();
   const ties = useQuery(listQuery('ties', { clientId: null }));
   const square = entries as unknown as Square;
   const judged = (ties.data?.rows ?? [])

@@ -2,15 +2,12 @@ import { latest } from '../../../contract/records/asWorn.ts';
 import type { TakenMeasure } from '../../../contract/records/records.ts';
 import { completeRequest, type PlanRequest } from '../../../core/index.ts';
 import type { LengthUnit } from '../../../core/units/length.ts';
+import { usualTie, usualWearer } from '../../../core/usual.ts';
 import type { Entries } from '../form/entries.ts';
-
-/** Who a piece is drawn on while nobody in particular wears it. */
-const anyone = { heightMm: 1780, neckMm: 395 } as const;
-const anyTie = { lengthMm: 1470, bladeMm: 80, thicknessMm: 3 } as const;
 
 /** Usual measures to draw with, with those that are known put in their place. */
 export function drawnRequest(units: LengthUnit, known: Partial<Pick<PlanRequest, 'client' | 'shirt' | 'jacket'>> = {}): PlanRequest {
-  return { ...completeRequest({ client: anyone, tie: anyTie, units }), ...known };
+  return { ...completeRequest({ client: usualWearer, tie: usualTie, units }), ...known };
 }
 
 /** The lengths among the fields that are lengths already. */
@@ -20,7 +17,7 @@ export function lengthsOf<K extends string>(entries: Entries, keys: readonly K[]
   >;
 }
 
-/** A client's part of the request, from his fields. */
+/** A client's part of the request, from their fields. */
 export function drawnClient(entries: Entries, units: LengthUnit): PlanRequest['client'] {
   const supposed = drawnRequest(units).client;
   const taken = (entries['measures'] as readonly TakenMeasure[]).filter(({ mm }) => typeof mm === 'number');

@@ -1,15 +1,17 @@
 import { supposeTie, type Tie } from '../../../core/index.ts';
+import { measures } from '../../../core/measures/measures.ts';
 import type { WidthAt } from '../../../core/tie/tie.ts';
+import { usualTie } from '../../../core/usual.ts';
 import type { Entries } from '../form/entries.ts';
+import { lengthsOf } from './drawnRequest.ts';
 
-const lengths = ['lengthMm', 'bladeMm', 'thicknessMm', 'neckMm', 'neckAtMm', 'tailMm', 'keeperMm'] as const;
+const lengths = Object.keys(measures.tie) as (keyof typeof measures.tie)[];
 
-/** The tie as it can be drawn while its fields are filled in: what is no length yet is supposed. */
+/** The tie as it can be drawn while its fields are filled in: what is no length yet is estimated. */
 export function drawnTie(entries: Entries): Tie {
-  const known = Object.fromEntries(lengths.flatMap((key) => (typeof entries[key] === 'number' ? [[key, entries[key]]] : [])));
   const { fabric, pattern, ends } = entries as unknown as Pick<Tie, 'fabric' | 'pattern' | 'ends'>;
   const profile = (entries['profile'] as readonly WidthAt[]).filter(
     ({ atMm, widthMm }) => typeof atMm === 'number' && typeof widthMm === 'number',
   );
-  return supposeTie({ lengthMm: 1470, bladeMm: 80, thicknessMm: 3, ...known, fabric, pattern, ...(ends && { ends }), profile });
+  return supposeTie({ ...usualTie, ...lengthsOf(entries, lengths), fabric, pattern, ...(ends && { ends }), profile });
 }

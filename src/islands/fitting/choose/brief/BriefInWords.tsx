@@ -1,69 +1,72 @@
 import { greyOf } from '../../../../core/colour/compare.ts';
-import { type Fineness, formatFigure, formatLength, type LengthUnit } from '../../../../core/units/length.ts';
+import { type Fineness, formatFigure, formatLength, formatSpan, type LengthUnit, unitLabel } from '../../../../core/units/length.ts';
 import type { BuyingBrief, LengthRange } from '../../../../core/wardrobe/buyingBrief.ts';
 
 interface BriefInWordsProps {
   readonly brief: BuyingBrief;
   readonly units: LengthUnit;
-  readonly shirtColour: string;
+  /** `null` where it was never entered. */
+  readonly shirtColour: string | null;
 }
 
 /** The brief as it would be read out to a shop. */
 export function BriefInWords({ brief, units, shirtColour }: BriefInWordsProps) {
-  const { bladeMm, thicknessMm, lengthMm } = brief;
+  const { bladeMm, thicknessMm, lengthMm, searched } = brief;
   if (!bladeMm || !thicknessMm || !lengthMm) {
     return (
       <p className="text-xl text-outside">
-        No tie that is sold would serve this outfit by the rules chosen: none both goes with the lapel and fills the collar. Another collar
-        or lapel, or the wider of the two lapel rules, would open it.
+        No tie in the shops serves this outfit under the rules chosen: none both suits the lapel and fills the collar. Try another collar or
+        lapel, or the “within an inch” lapel rule.
       </p>
     );
   }
   return (
     <section aria-label="The brief in words">
       <dl className="grid grid-cols-[7rem_1fr] items-baseline gap-y-2">
-        <Line label="Blade" range={bladeMm} units={units} />
-        <Line label="Thickness" range={thicknessMm} units={units} fineness="fine" />
-        <Line label="Length" range={lengthMm} units={units} />
+        <Line label="Blade" range={bladeMm} searched={searched.bladeMm} units={units} />
+        <Line label="Thickness" range={thicknessMm} searched={searched.thicknessMm} units={units} fineness="thickness" />
+        <Line label="Length" range={lengthMm} searched={searched.lengthMm} units={units} />
         <dt className="text-lg">Colour</dt>
-        <dd className="flex items-center gap-3 text-lg">
-          <span aria-hidden className="size-8 border border-ink/40" style={{ background: shirtColour }} />
-          {brief.darkestOfLight !== undefined && (
-            <>
-              <span>dressy: darker than</span>
-              <span aria-hidden className="size-8 border border-ink/40" style={{ background: greyOf(brief.darkestOfLight) }} />
-            </>
-          )}
-          {brief.lightestOfDark !== undefined && (
-            <>
-              <span>casual: lighter than</span>
-              <span aria-hidden className="size-8 border border-ink/40" style={{ background: greyOf(brief.lightestOfDark) }} />
-            </>
-          )}
-        </dd>
+        {shirtColour === null ? (
+          <dd className="text-soft">The shirt’s colour isn’t entered.</dd>
+        ) : (
+          <dd className="flex items-center gap-3 text-lg">
+            <span aria-hidden className="size-8 border border-ink/40" style={{ background: shirtColour }} />
+            {brief.darkestOfLight !== undefined && (
+              <>
+                <span>dressy: darker than</span>
+                <span aria-hidden className="size-8 border border-ink/40" style={{ background: greyOf(brief.darkestOfLight) }} />
+              </>
+            )}
+            {brief.lightestOfDark !== undefined && (
+              <>
+                <span>casual: lighter than</span>
+                <span aria-hidden className="size-8 border border-ink/40" style={{ background: greyOf(brief.lightestOfDark) }} />
+              </>
+            )}
+          </dd>
+        )}
       </dl>
       <p className="pt-3 text-note text-soft">
-        Not every width goes with every thickness: the green in the picture does, the darker the more knots. A wider tie wants to be
-        thinner. Lengths hold for the knot that suits; the longer the tie, the more moves it wants.
+        Not every width goes with every thickness: the green in the picture does, darker where more knots work. A wider tie should be
+        thinner; a longer tie needs a knot of more moves.
       </p>
       <h2 className="pt-3 text-lg font-medium">Good buys</h2>
       <table className="w-full text-left">
         <thead className="text-note text-soft">
           <tr>
-            <th className="font-normal">blade</th>
-            <th className="font-normal">thickness</th>
-            <th className="font-normal">length</th>
-            <th className="font-normal">as</th>
+            <th className="font-normal">Blade, {unitLabel(units)}</th>
+            <th className="font-normal">Thickness, mm</th>
+            <th className="font-normal">Length</th>
+            <th className="font-normal">Knots</th>
           </tr>
         </thead>
         <tbody>
           {goodBuys(brief).map(({ bladeMm: blade, thicknessMm: thickness, lengthMm: length, knots }) => (
             <tr key={`${blade} ${thickness}`} className="border-t border-line align-top">
               <td className="figures py-1 text-lg text-follows">{formatFigure(blade, units)}</td>
-              <td className="figures py-1 text-lg text-follows">{formatFigure(thickness, units, 'fine')}</td>
-              <td className="figures py-1 text-lg text-follows">
-                {length && `${formatFigure(length.min, units)} to ${formatLength(length.max, units)}`}
-              </td>
+              <td className="figures py-1 text-lg text-follows">{formatFigure(thickness, units, 'thickness')}</td>
+              <td className="figures py-1 text-lg text-follows">{length && inRange(length, searched.lengthMm, units)}</td>
               <td className="py-1.5 text-note">{knots.slice(0, 3).join(', ')}</td>
             </tr>
           ))}
@@ -76,19 +79,27 @@ export function BriefInWords({ brief, units, shirtColour }: BriefInWordsProps) {
 interface LineProps {
   readonly label: string;
   readonly range: LengthRange;
+  /** How far it was searched. */
+  readonly searched: LengthRange;
   readonly units: LengthUnit;
   readonly fineness?: Fineness;
 }
 
-function Line({ label, range, units, fineness }: LineProps) {
+function Line({ label, range, searched, units, fineness }: LineProps) {
   return (
     <>
       <dt className="text-lg">{label}</dt>
-      <dd className="figures text-3xl text-follows">
-        {formatFigure(range.min, units, fineness)} to {formatLength(range.max, units, fineness)}
-      </dd>
+      <dd className="figures text-3xl text-follows">{inRange(range, searched, units, fineness)}</dd>
     </>
   );
+}
+
+/** A range; where it only ends because the search does, that end is told as open: `10.8 cm or more`. */
+function inRange({ min, max }: LengthRange, searched: LengthRange, units: LengthUnit, fineness?: Fineness): string {
+  const [openBelow, openAbove] = [min <= searched.min, max >= searched.max];
+  if (openBelow && openAbove) return 'any';
+  if (openBelow) return `${formatLength(max, units, fineness)} or less`;
+  return openAbove ? `${formatLength(min, units, fineness)} or more` : formatSpan(min, max, units, fineness);
 }
 
 const mostBuys = 4;

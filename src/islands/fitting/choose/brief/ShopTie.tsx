@@ -1,16 +1,16 @@
 import { useMemo } from 'react';
 import { type Measure, measures } from '../../../../core/measures/measures.ts';
-import { formatFigure, type LengthUnit, unitLabel } from '../../../../core/units/length.ts';
+import { formatLength, type LengthUnit, roughly } from '../../../../core/units/length.ts';
 import { judgeTie } from '../../../../core/wardrobe/judgeTie.ts';
 import { ColoursField } from '../../../ui/ColoursField.tsx';
-import { Faults } from '../../../ui/faults.ts';
+import { EntriesOf } from '../../../ui/EntriesOf.tsx';
 import { MeasureField } from '../../../ui/MeasureField.tsx';
 import { VerdictMark } from '../../../ui/ReasonList.tsx';
 import type { Dressed } from './clientsOutfits.ts';
-import type { CheckedShopTie, ShopTieEntries } from './shopTieEntries.ts';
+import type { useShopTie } from './useShopTie.ts';
 
 interface ShopTieProps {
-  readonly checked: CheckedShopTie;
+  readonly shopTie: ReturnType<typeof useShopTie>;
   readonly name: string;
   readonly dressed: readonly Dressed[];
   readonly units: LengthUnit;
@@ -19,66 +19,76 @@ interface ShopTieProps {
 const keys = ['lengthMm', 'bladeMm', 'thicknessMm', 'neckMm', 'tailMm'] as const;
 
 /** The tie in the hand, judged against everything the client wears. */
-export function ShopTie({ checked, name, dressed, units }: ShopTieProps) {
+export function ShopTie({ shopTie, name, dressed, units }: ShopTieProps) {
+  const { store, tie, cloth, faults } = shopTie;
   return (
     <section aria-labelledby="shop-tie" className="grid gap-8 pt-6 lg:grid-cols-[19rem_minmax(0,1fr)] print:hidden">
       <div>
         <h2 id="shop-tie" className="text-2xl font-semibold">
-          A tie in the hand
+          A tie in the shop
         </h2>
-        <Faults value={checked.faults}>
+        <EntriesOf store={store} faults={faults}>
           {keys.map((key) => {
             const measure: Measure = measures.tie[key];
             return (
-              <MeasureField<ShopTieEntries>
+              <MeasureField
                 key={key}
                 name={key}
                 measure={measure}
                 units={units}
-                supposedMm={checked.tie?.[key]}
+                estimatedMm={tie?.[key]}
                 sketch={{ of: 'tie', measure: key }}
               />
             );
           })}
           <ColoursField label="Colours" />
-        </Faults>
+        </EntriesOf>
       </div>
-      {checked.tie ? (
-        <Outfits checked={checked} name={name} dressed={dressed} units={units} />
+      {tie ? (
+        <Outfits tie={tie} cloth={cloth} name={name} dressed={dressed} units={units} />
       ) : (
-        <p className="pt-10 text-soft">Its measures are not right yet.</p>
+        <p className="pt-10 text-soft">A measure of this tie is missing or out of range.</p>
       )}
     </section>
   );
 }
 
-function Outfits({ checked: { tie, cloth }, name, dressed, units }: ShopTieProps) {
-  const asked = JSON.stringify({ ...tie, ...cloth });
-  const judged = useMemo(() => dressed.map((each) => ({ ...each, judgement: judgeTie(each.outfit, JSON.parse(asked)) })), [dressed, asked]);
+type OutfitsProps = Omit<ShopTieProps, 'shopTie'> & {
+  readonly tie: NonNullable<ShopTieProps['shopTie']['tie']>;
+  readonly cloth: ShopTieProps['shopTie']['cloth'];
+};
+
+function Outfits({ tie, cloth, name, dressed, units }: OutfitsProps) {
+  const judged = useMemo(() => dressed.map((each) => ({ ...each, judgement: judgeTie(each.outfit, { ...tie, ...cloth }) })), [dressed, tie, cloth]);
   return (
     <table className="w-full self-start text-left">
-      <caption className="pb-2 text-left text-2xl font-semibold">With all that {name} wears</caption>
+      <caption className="pb-2 text-left text-2xl font-semibold">With each of {name}’s outfits</caption>
       <thead className="border-b-2 border-ink text-note text-soft">
         <tr>
-          <th className="font-normal">outfit</th>
-          <th className="font-normal">knot</th>
-          <th className="pr-4 text-right font-normal">narrow tip at, {unitLabel(units)}</th>
-          <th className="font-normal">what is said</th>
+          <th className="font-normal">Outfit</th>
+          <th className="font-normal">Best match</th>
+          <th className="pr-4 text-right font-normal">Set</th>
+          <th className="font-normal">Why</th>
         </tr>
       </thead>
       <tbody>
-        {judged.map(({ key, title, pieces, judgement }) => (
+        {judged.map(({ key, title, pieces, judgement: { feasible, best, reasons } }) => (
           <tr key={key} className="border-b border-line align-top">
             <th scope="row" className="py-2 pr-3 font-medium">
               {title}
               <span className="block text-note font-normal text-soft">{pieces}</span>
             </th>
-            <td className="py-2 pr-3">{judgement.feasible ? (judgement.best.names[0] ?? judgement.best.moves) : 'none'}</td>
-            <td className={`figures py-2 pr-4 text-right text-xl ${judgement.feasible ? 'text-follows' : 'text-outside'}`}>
-              {judgement.feasible ? formatFigure(judgement.best.start.tailDropMm, units) : 'cannot'}
+            <td className="py-2 pr-3">{feasible ? best.title : 'won’t work'}</td>
+            <td className={`py-2 pr-4 text-right ${feasible ? 'text-follows' : 'text-outside'}`}>
+              {feasible && (
+                <>
+                  <span className="figures text-xl whitespace-nowrap">{formatLength(roughly(best.start.set.dropMm, units), units)}</span>
+                  <span className="block text-note">{best.start.set.end} tip</span>
+                </>
+              )}
             </td>
             <td className="py-2 text-note leading-snug">
-              {judgement.reasons.map(({ code, verdict, text }) => (
+              {reasons.map(({ code, verdict, text }) => (
                 <span key={code} className="flex gap-1.5">
                   <VerdictMark verdict={verdict} />
                   {text}

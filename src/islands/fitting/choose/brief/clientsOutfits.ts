@@ -1,7 +1,7 @@
 import type { Wardrobe } from '../../../../contract/records/records.ts';
 import type { LengthUnit } from '../../../../core/units/length.ts';
 import type { Outfit } from '../../../../core/wardrobe/judgeTie.ts';
-import { outfitAtHand } from '../../../atHand/outfit.ts';
+import { outfitAtHand } from '../../../atHand/question.ts';
 import { type AtHand, withJacket, withOutfit, withShirt } from '../../../atHand/values.ts';
 
 /** One way a client is dressed, as it can be judged. */
@@ -13,17 +13,18 @@ export interface Dressed {
 }
 
 /**
- * All that the bench's client wears: his outfits, or each of his shirts with each of his jackets
- * where none were put together, or what stands on the bench where he has neither.
+ * All that the client at hand wears: their outfits, or each of their shirts with each of their jackets
+ * where none were put together, or what stands at hand where they have neither.
  */
-export function clientsOutfits({ client, outfits, shirts, jackets }: Wardrobe, bench: AtHand, units: LengthUnit): Dressed[] {
-  const isHis = client !== null && client.id === bench.client.id;
+export function clientsOutfits(wardrobe: Wardrobe, atHand: AtHand, units: LengthUnit): Dressed[] {
+  const { client, outfits, shirts, jackets } = wardrobe;
+  const isTheirs = client !== null && client.id === atHand.client.id;
   const own = <T extends { readonly clientId: string | null }>(all: readonly T[]) =>
-    isHis ? all.filter(({ clientId }) => clientId === client.id) : [];
+    isTheirs ? all.filter(({ clientId }) => clientId === client.id) : [];
   const dressed =
-    isHis && outfits.length > 0
-      ? outfits.map((outfit) => ({ title: outfit.label, values: withOutfit(bench, outfit, client, { shirts, jackets }) }))
-      : piecewise(own(shirts), own(jackets), bench);
+    isTheirs && outfits.length > 0
+      ? outfits.map((outfit) => ({ title: outfit.label, values: withOutfit(atHand, outfit, client, wardrobe) }))
+      : piecewise(own(shirts), own(jackets), atHand);
   return dressed.flatMap(({ title, values }) => {
     const outfit = outfitAtHand(values, units);
     const pieces = `${values.shirt.label}; ${values.jacket?.label ?? 'no jacket'}`;
@@ -31,8 +32,8 @@ export function clientsOutfits({ client, outfits, shirts, jackets }: Wardrobe, b
   });
 }
 
-function piecewise(shirts: Wardrobe['shirts'], jackets: Wardrobe['jackets'], bench: AtHand): { title?: string; values: AtHand }[] {
-  const inShirts = shirts.length > 0 ? shirts.map((shirt) => withShirt(bench, shirt)) : [bench];
+function piecewise(shirts: Wardrobe['shirts'], jackets: Wardrobe['jackets'], atHand: AtHand): { title?: string; values: AtHand }[] {
+  const inShirts = shirts.length > 0 ? shirts.map((shirt) => withShirt(atHand, shirt)) : [atHand];
   return inShirts.flatMap((values) =>
     jackets.length > 0 ? jackets.map((jacket) => ({ values: withJacket(values, jacket) })) : [{ values }],
   );

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { BuyingBrief } from '../../../../core/wardrobe/buyingBrief.ts';
 import type { Outfit } from '../../../../core/wardrobe/judgeTie.ts';
 import { sharedWindow } from '../../../../core/wardrobe/sharedWindow.ts';
@@ -20,7 +20,8 @@ export interface FoundBrief {
 }
 
 interface Found {
-  readonly asked: string;
+  readonly outfit: Outfit;
+  readonly others: readonly Dressed[];
   readonly brief: BuyingBrief;
   readonly served: readonly ServedOutfit[];
 }
@@ -32,25 +33,23 @@ interface Found {
 export function useBuyingBrief(outfit: Outfit | undefined, others: readonly Dressed[]): FoundBrief {
   const worker = useTiesWorker();
   const [found, setFound] = useState<Found>();
-  const asked = JSON.stringify([outfit ?? null, others]);
-  const [wanted, rest] = useMemo(() => JSON.parse(asked) as [Outfit | null, Dressed[]], [asked]);
   useEffect(() => {
     let current = true;
-    const search = async (outfitAtHand: Outfit) => {
-      const brief = await worker.current?.brief(outfitAtHand);
+    const search = async (worn: Outfit) => {
+      const brief = await worker.current?.brief(worn);
       if (!current || !brief) return;
-      setFound({ asked, brief, served: [] });
-      for (const { key, title, outfit: other } of rest) {
+      setFound({ outfit: worn, others, brief, served: [] });
+      for (const { key, title, outfit: other } of others) {
         const theirs = await worker.current?.brief(other);
         if (!current || !theirs) return;
         const one: ServedOutfit = { key, title, share: sharedWindow(brief, theirs) };
-        setFound((before) => (before?.asked === asked ? { ...before, served: [...before.served, one] } : before));
+        setFound((before) => before && { ...before, served: [...before.served, one] });
       }
     };
-    if (wanted) void search(wanted);
+    if (outfit) void search(outfit);
     return () => {
       current = false;
     };
-  }, [asked, wanted, rest, worker]);
-  return { brief: found?.brief, searching: found?.asked !== asked, served: found?.served ?? [] };
+  }, [outfit, others, worker]);
+  return { brief: found?.brief, searching: found?.outfit !== outfit || found?.others !== others, served: found?.served ?? [] };
 }

@@ -3,6 +3,7 @@ import { type KeyboardEvent, memo, useRef } from 'react';
 import type { TieRecord } from '../../../../contract/records/records.ts';
 import { tieStates } from '../../../../core/tie/making.ts';
 import type { RankedTie } from '../../../../core/wardrobe/rankTies.ts';
+import { lookOf } from '../../../seen/dressed.ts';
 import { HangingTie } from '../../../../drawing/wardrobe/HangingTie.tsx';
 
 interface RailProps {
@@ -14,7 +15,7 @@ interface RailProps {
 
 const placePx = 124;
 
-/** The ties on the rail, best first; only those in sight are drawn. */
+/** The ties on the rail, best match first; only those in sight are drawn. */
 export const Rail = memo(function Rail({ ranked, ties, chosenId, onChoose }: RailProps) {
   const scroller = useRef<HTMLDivElement>(null);
   const places = useVirtualizer({
@@ -41,7 +42,7 @@ export const Rail = memo(function Rail({ ranked, ties, chosenId, onChoose }: Rai
     <div ref={scroller} className="overflow-x-auto border-b border-line pb-2 contain-layout">
       <div
         role="listbox"
-        aria-label="Ties, best first"
+        aria-label="Ties, best match first"
         aria-orientation="horizontal"
         aria-activedescendant={chosenId ? `tie-${chosenId}` : undefined}
         tabIndex={0}
@@ -68,14 +69,14 @@ export const Rail = memo(function Rail({ ranked, ties, chosenId, onChoose }: Rai
               style={{ width: placePx, transform: `translateX(${start}px)` }}
             >
               <div className={`min-h-0 grow ${ranking.feasible ? '' : 'opacity-45'}`}>
-                <HangingTie id={`rail-${tie.id}`} tie={tie} cloth={tie} />
+                <HangingTie id={`rail-${tie.id}`} tie={tie} cloth={lookOf(tie, tie.colours)} />
               </div>
               <p className="line-clamp-2 h-10 shrink-0 text-[0.95rem] leading-5 font-medium">{tie.label}</p>
               <p className={`shrink-0 truncate text-note ${ranking.feasible ? 'text-follows' : 'text-outside'}`}>
-                {ranking.feasible ? ranking.best : 'cannot be worn'}
+                {ranking.feasible ? ranking.best : 'won’t work'}
               </p>
               <p className="shrink-0 truncate text-note text-soft">
-                {tie.state !== 'rack' ? tieStates[tie.state].label : tie.clientId === null ? 'the studio’s' : 'own'}
+                {tie.state !== 'rack' ? tieStates[tie.state].label : tie.clientId === null ? 'the studio’s' : 'the client’s'}
               </p>
             </div>
           );

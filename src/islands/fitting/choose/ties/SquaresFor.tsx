@@ -1,7 +1,9 @@
-import { memo, useState } from 'react';
+import { memo } from 'react';
 import type { SquareRecord, TieRecord } from '../../../../contract/records/records.ts';
 import { matchSquares, type SquareRule, squareRules, swapsFor } from '../../../../core/wardrobe/matchSquares.ts';
 import { FoldedSquare } from '../../../../drawing/wardrobe/FoldedSquare.tsx';
+import { usePreferences } from '../../../device/preferences.tsx';
+import { Link } from '../../../ui/Button.tsx';
 import { VerdictMark } from '../../../ui/ReasonList.tsx';
 import { Switch } from '../../../ui/Switch.tsx';
 
@@ -12,41 +14,29 @@ interface SquaresForProps {
 }
 
 const mostShown = 6;
-const ruleKey = 'ropewalk.square-rule';
-
-function keptRule(): SquareRule {
-  const kept = localStorage.getItem(ruleKey);
-  return kept !== null && kept in squareRules ? (kept as SquareRule) : 'echo';
-}
 
 /** Which pocket squares go with the tie, and which sets can be split up for it. */
 export const SquaresFor = memo(function SquaresFor({ tie, ties, squares }: SquaresForProps) {
-  const [rule, setRule] = useState<SquareRule>(keptRule);
+  const { preferences, prefer } = usePreferences();
+  const rule = preferences.squareRule;
   const matched = matchSquares(tie, squares, rule);
   const swaps = swapsFor(tie, ties, squares, rule);
   return (
     <section aria-labelledby="squares" className="mt-4 border-t border-line pt-2">
       <div className="flex flex-wrap items-center justify-between gap-x-6">
         <h2 id="squares" className="text-2xl font-semibold">
-          A square in the pocket
+          Pocket square
         </h2>
         <Switch
-          label="The square"
+          label="The pocket square"
           value={rule}
           choices={(Object.keys(squareRules) as SquareRule[]).map((key) => ({ key, label: squareRules[key].label }))}
-          onChange={(next) => {
-            localStorage.setItem(ruleKey, next);
-            setRule(next);
-          }}
+          onChange={(squareRule) => prefer({ squareRule })}
         />
       </div>
       {squares.length === 0 && (
         <p className="py-2 text-soft">
-          No squares are kept yet.{' '}
-          <a className="text-set underline" href="/squares/new">
-            Add one
-          </a>
-          ; plain white in a flat fold always works.
+          No pocket squares yet. <Link href="/squares/new">Add a pocket square</Link>; plain white in a flat fold always works.
         </p>
       )}
       <ul className="grid gap-x-6 gap-y-2 pt-2 sm:grid-cols-2 lg:grid-cols-3">

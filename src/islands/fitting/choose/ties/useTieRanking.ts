@@ -6,7 +6,7 @@ import { bestTiesFirst, type RankedTie } from '../../../../core/wardrobe/rankTie
 import { useTiesWorker } from '../useTiesWorker.ts';
 
 export interface TieRanking {
-  /** Best first; grows while the rack is being judged. Until a new outfit's first ties are judged, the old ranking stands. */
+  /** Best first; grows while the ties are being judged. Until a new outfit's first ties are judged, the old ranking stands. */
   readonly ranked: readonly RankedTie[];
   /** How many ties were judged for this outfit. */
   readonly judged: number;
@@ -22,8 +22,8 @@ interface Judged {
   readonly end: 'done' | 'stopped' | undefined;
 }
 
-/** Judges the whole rack in a worker whenever the outfit (as JSON) or the rack changes. */
-export function useTieRanking(outfit: string | undefined, ties: readonly TieRecord[]): TieRanking {
+/** Judges all the ties in a worker whenever the outfit or the ties change. */
+export function useTieRanking(outfit: Outfit | undefined, ties: readonly TieRecord[]): TieRanking {
   const worker = useTiesWorker();
   const [round, setRound] = useState(0);
   const asking = useMemo(() => ({ outfit, ties, round }), [outfit, ties, round]);
@@ -42,7 +42,7 @@ export function useTieRanking(outfit: string | undefined, ties: readonly TieReco
       tell((before) => ({ asking, ties: [...soFar(before), ...batch], end: undefined })),
     );
     void worker.current
-      ?.judge(JSON.parse(asking.outfit) as Outfit, asking.ties, onBatch)
+      ?.judge(asking.outfit, asking.ties, onBatch)
       .then((finished) => tell((before) => ({ asking, ties: soFar(before), end: finished ? 'done' : 'stopped' })));
     return () => {
       current = false;

@@ -1,22 +1,27 @@
 import { useId, useState } from 'react';
-import { useController } from 'react-hook-form';
-import { formatKnot, KnotWordError, parseKnot } from '../../../../core/index.ts';
+import type { KnotField } from '../../../../contract/fields/knot.ts';
+import { type Frame, formatKnot, parseKnot } from '../../../../core/index.ts';
+import { knotTitle } from '../../../../core/knot/code.ts';
+import { findKnot } from '../../../../core/knot/find.ts';
 import { namedWord, namedWords } from '../../../../core/knot/names.ts';
-import { useFault } from '../../../ui/faults.ts';
+import { sayFrame } from '../../../../drawing/geometry/view.ts';
+import { useEntry } from '../../../ui/entry.ts';
+import { Moves } from '../../../ui/Moves.tsx';
+import { useFrame } from '../useFrame.ts';
+import type { FieldEntryProps } from './FieldEntry.tsx';
 
-/** One knot by its name or its word; empty for none. */
-export function KnotEntry({ name, label }: { readonly name: string; readonly label: string }) {
-  const { field } = useController({ name });
-  const fault = useFault(name);
+/** One knot by its name, its number or its moves, as Find reads them; empty for none. */
+export function KnotEntry({ name, field: { label } }: FieldEntryProps<KnotField>) {
+  const { value, fault, onChange } = useEntry<string | null>(name);
+  const frame = useFrame();
   const [draft, setDraft] = useState<string>();
   const id = useId();
-  const word = typeof field.value === 'string' ? field.value : '';
-  const shown = draft ?? namedWord(word)?.names[0] ?? word;
+  const moves = isMoves(value) ? value : undefined;
+  const shown = draft ?? (moves ? (namedWord(moves)?.names[0] ?? formatKnot(parseKnot(moves), frame)) : (value ?? ''));
   return (
     <div className="grid grid-cols-[1fr_12rem] items-center gap-2 border-b border-faint py-1">
       <label htmlFor={id}>{label}</label>
       <input
-        ref={field.ref}
         id={id}
         list={`${id}-names`}
         autoComplete="off"
@@ -27,37 +32,46 @@ export function KnotEntry({ name, label }: { readonly name: string; readonly lab
         aria-describedby={`${id}-more`}
         onChange={(event) => {
           setDraft(event.target.value);
-          field.onChange(read(event.target.value));
+          onChange(read(event.target.value, frame));
         }}
-        onBlur={() => {
-          setDraft(undefined);
-          field.onBlur();
-        }}
+        onBlur={() => setDraft(undefined)}
       />
       <datalist id={`${id}-names`}>
         {namedWords
+          .filter(({ described }) => !described)
           .flatMap(({ names }) => names)
           .map((each) => (
             <option key={each} value={each} />
           ))}
       </datalist>
       <span id={`${id}-more`} className={`col-span-2 text-note ${fault ? 'text-outside' : 'text-soft'}`}>
-        {fault ?? (word && namedWord(word) ? word : 'By its name, or its moves in his own view, as Li Ro Li Co T.')}
+        {fault ??
+          (moves ? (
+            <>
+              {knotTitle(parseKnot(moves))}: <Moves of={moves} frame={frame} />, {sayFrame(frame)}.
+            </>
+          ) : (
+            `Its name, or its moves: ${sayFrame(frame)}.`
+          ))}
       </span>
     </div>
   );
 }
 
-/** A name's word, a word in its canonical form, or the text as typed when it is neither. */
-function read(text: string): string | null {
-  const clean = text.trim();
-  if (clean === '') return null;
-  const named = namedWords.find(({ names }) => names.some((each) => each.toLowerCase() === clean.toLowerCase()));
-  if (named) return named.word;
+/** Canonical moves where it can only be one knot, or else the text as it was typed. */
+function read(text: string, frame: Frame): string | null {
+  if (text.trim() === '') return null;
+  const found = findKnot(text, frame);
+  if (found.kind === 'one') return formatKnot(found.knot);
+  // A name that several share means its best known one, until another is chosen.
+  if (found.kind === 'several' && found.knots[0]) return formatKnot(found.knots[0]);
+  return text.trim();
+}
+
+function isMoves(value: string | null): value is string {
   try {
-    return formatKnot(parseKnot(clean));
-  } catch (error) {
-    if (error instanceof KnotWordError) return clean;
-    throw error;
+    return value !== null && formatKnot(parseKnot(value)) === value;
+  } catch {
+    return false;
   }
 }

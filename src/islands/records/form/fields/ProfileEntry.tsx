@@ -1,51 +1,41 @@
 import { Plus, X } from 'lucide-react';
-import { useController } from 'react-hook-form';
 import { type Measure, measures, mostWidths } from '../../../../core/measures/measures.ts';
 import type { WidthAt } from '../../../../core/tie/tie.ts';
 import { widthAt } from '../../../../core/tie/width.ts';
-import type { LengthUnit } from '../../../../core/units/length.ts';
-import { useFault } from '../../../ui/faults.ts';
-import { type Entry, MeasureField } from '../../../ui/MeasureField.tsx';
+import { Button } from '../../../ui/Button.tsx';
+import { type LengthEntry, useEntry } from '../../../ui/entry.ts';
+import { MeasureField } from '../../../ui/MeasureField.tsx';
 import { Tool } from '../../../ui/Tool.tsx';
 import { drawnTie } from '../../pictures/drawnTie.ts';
 import type { Entries } from '../entries.ts';
+import { useRecord } from '../useRecord.ts';
 
-const place: Measure = { label: 'from the tip', minMm: 1, maxMm: measures.tie.lengthMm.maxMm, how: 'along the tie, from the blade’s tip' };
+const place: Measure = { label: 'from the tip', minMm: 1, maxMm: measures.tie.lengthMm.maxMm, how: 'along the tie, from the blade tip' };
 const width: Measure = { label: 'wide', minMm: measures.tie.neckMm.minMm, maxMm: measures.tie.bladeMm.maxMm, how: 'edge to edge, folded' };
 
-interface ProfileFieldProps {
-  readonly units: LengthUnit;
-  readonly entries: Entries;
-}
-
 /** Widths measured along the tie, for one that does not taper evenly. */
-export function ProfileField({ units, entries }: ProfileFieldProps) {
-  const { field } = useController({ name: 'profile' });
-  const fault = useFault('profile');
-  const points = field.value as readonly { readonly atMm: Entry; readonly widthMm: Entry }[];
+export function ProfileEntry({ name }: { readonly name: string }) {
+  const { units, entries } = useRecord();
+  const { value: points, fault, onChange } = useEntry<readonly { readonly atMm: LengthEntry; readonly widthMm: LengthEntry }[]>(name);
   return (
     <fieldset className="py-1">
-      <legend className="text-note text-soft">Widths along it, where it does not taper evenly</legend>
+      <legend className="text-note text-soft">Widths along it, where it doesn’t taper evenly</legend>
       {points.map((_, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: the place in the list is the name of its fields.
         <div key={i} className="grid grid-cols-[1fr_1fr_auto] items-center gap-2">
-          <MeasureField<Entries> name={`profile.${i}.atMm`} measure={place} units={units} />
-          <MeasureField<Entries> name={`profile.${i}.widthMm`} measure={width} units={units} />
-          <Tool label={`Strike out width ${i + 1}`} onPress={() => field.onChange(points.filter((__, at) => at !== i))}>
+          <MeasureField name={`${name}.${i}.atMm`} measure={place} units={units} />
+          <MeasureField name={`${name}.${i}.widthMm`} measure={width} units={units} />
+          <Tool label={`Delete width ${i + 1}`} onPress={() => onChange(points.filter((__, at) => at !== i))}>
             <X aria-hidden className="size-4" />
           </Tool>
         </div>
       ))}
       {points.length < mostWidths && (
-        <button
-          type="button"
-          className="flex min-h-9 cursor-pointer items-center gap-1 text-set"
-          onClick={() => field.onChange([...points, nextWidth(entries)])}
-        >
-          <Plus aria-hidden className="size-4" /> a width between
-        </button>
+        <Button look="text" onClick={() => onChange([...points, nextWidth(entries)])}>
+          <Plus aria-hidden className="size-4" /> Add a width
+        </Button>
       )}
-      {fault && <p className="text-note text-outside">{fault}</p>}
+      {typeof fault === 'string' && points.length === 0 && <p className="text-note text-outside">{fault}</p>}
     </fieldset>
   );
 }

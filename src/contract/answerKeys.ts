@@ -1,0 +1,24 @@
+import type { Kind } from './records/records.ts';
+
+/** What of a list is wanted; `clientId: null` for the studio's own. */
+export interface ListWanted {
+  readonly find?: string;
+  readonly clientId?: string | null;
+  /** Only what this client can wear. */
+  readonly wearableBy?: string;
+  readonly archived?: boolean;
+  readonly from?: number;
+}
+
+/** Under which keys answers are kept on a page, whether it asked for them or they were given along. */
+export const answerKeys = {
+  studio: () => ['studio'],
+  wardrobe: (clientId?: string | null) => ['wardrobe', clientId ?? null],
+  list: (kind: Kind, wanted: ListWanted) => [kind, 'list', wanted],
+  record: (kind: Kind, id: string) => [kind, 'one', id],
+  fittings: () => ['fittings'],
+  fitting: (id: string) => ['fittings', id],
+} as const satisfies Record<string, (...asked: never[]) => readonly unknown[]>;
+
+/** What is wanted of a list when its page opens. */
+export const firstOfList: ListWanted = { find: '', archived: false };

@@ -1,0 +1,42 @@
+import type { Frame } from '../core/index.ts';
+import type { LengthUnit } from '../core/units/length.ts';
+import { type SquareRule, squareRules } from '../core/wardrobe/matchSquares.ts';
+
+/** How this device reads: kept in a cookie, so that the server draws a page as the reader last had it. */
+export interface Preferences {
+  /** `null` for the studio's, or the client's own. */
+  readonly units: LengthUnit | null;
+  /** Whose left and right every written sequence and drawing speaks of. */
+  readonly view: Frame['view'];
+  /** Whether single-letter keys act. */
+  readonly plainKeys: boolean;
+  readonly squareRule: SquareRule;
+}
+
+export const preferencesCookie = 'ropewalk-preferences';
+/** Which of the studio's people is dressing on this device, by id. */
+export const personCookie = 'ropewalk-person';
+
+export const usualPreferences: Preferences = { units: null, view: 'facing', plainKeys: true, squareRule: 'echo' };
+
+/** Reads what {@link preferencesText} wrote; what is not known any more is as usual. */
+export function preferencesIn(text: string | undefined): Preferences {
+  const kept = new URLSearchParams(text ?? '');
+  const units = kept.get('units');
+  const rule = kept.get('square-rule');
+  return {
+    units: units === 'cm' || units === 'in' ? units : null,
+    view: kept.get('view') === 'own' ? 'own' : 'facing',
+    plainKeys: kept.get('plain-keys') !== 'off',
+    squareRule: rule !== null && Object.hasOwn(squareRules, rule) ? (rule as SquareRule) : 'echo',
+  };
+}
+
+export function preferencesText({ units, view, plainKeys, squareRule }: Preferences): string {
+  return new URLSearchParams({
+    ...(units && { units }),
+    view,
+    'plain-keys': plainKeys ? 'on' : 'off',
+    'square-rule': squareRule,
+  }).toString();
+}

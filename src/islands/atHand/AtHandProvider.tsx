@@ -1,0 +1,124 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { type ReactNode, useEffect, useMemo, useState } from 'react';
+import type { Fitting } from '../../contract/fitting.ts';
+import type { Wardrobe } from '../../contract/records/records.ts';
+import type { Frame } from '../../core/index.ts';
+import { usePreferences, useUnits } from '../device/preferences.tsx';
+import { Button } from '../ui/Button.tsx';
+import { EntriesOf } from '../ui/EntriesOf.tsx';
+import { createEntryStore, useEntries } from '../ui/entryStore.ts';
+import { Loading } from '../ui/Loading.tsx';
+import { OutageNotice } from '../ui/OutageNotice.tsx';
+import { wardrobeQuery } from '../wire/queries.ts';
+import { forgetAtHand, keepAtHand, keptAtHand } from './kept.ts';
+import { AtHandContext } from './useAtHand.ts';
+import { useQuestion } from './useQuestion.ts';
+import { type AtHand, atHandOfFitting, freshAtHand } from './values.ts';
+
+interface AtHandProviderProps {
+  /** The client asked for by address, who comes before whoever stood at hand. */
+  readonly asked?: string | null | undefined;
+  /** A saved fitting that is opened. */
+  readonly opened?: Fitting | undefined;
+  readonly children: ReactNode;
+}
+
+/** Lets every view beneath read who stands at hand. Waits an outage out, and never shows it as an empty wardrobe. */
+export function AtHandProvider({ asked, opened, children }: AtHandProviderProps) {
+  const { data, isError, error, failureCount } = useQuery(wardrobeQuery(opened ? opened.clientId : asked));
+  if (data) {
+    return (
+      <Standing first={data} isAsked={Boolean(asked)} opened={opened} failed={isError}>
+        {children}
+      </Standing>
+    );
+  }
+  if (isError) return <StartAnew message={error.message} />;
+  return failureCount > 0 ? <OutageNotice what="This page loads as soon as they are back." /> : <Loading />;
+}
+
+interface StandingProps {
+  readonly first: Wardrobe;
+  readonly isAsked: boolean;
+  readonly opened: Fitting | undefined;
+  readonly failed: boolean;
+  readonly children: ReactNode;
+}
+
+function Standing({ first, isAsked, opened, failed, children }: StandingProps) {
+  const [store] = useState(() => createEntryStore<AtHand>(opened ? atHandOfFitting(opened) : freshAtHand(first)));
+  const values = useEntries(store);
+  const [begun] = useState(values);
+  const untouched = values === begun;
+
+  // The page begins as the server drew it; what this window was left with is put in its place once the page is alive.
+  const [ready, setReady] = useState(false);
+  useEffect(() => {
+    const kept = isAsked || opened ? undefined : keptAtHand();
+    if (kept) store.begin(kept);
+    setReady(true);
+  }, [store, isAsked, opened]);
+  useEffect(() => {
+    if (ready && !(opened && untouched)) keepAtHand(values);
+  }, [ready, values, opened, untouched]);
+
+  const { id } = values.client;
+  const isOther = id !== null && id !== first.client?.id;
+  const theirs = useQuery({ ...wardrobeQuery(id), enabled: isOther, placeholderData: keepPreviousData });
+  const wardrobe = isOther ? (theirs.data ?? first) : first;
+  const client = wardrobe.client && wardrobe.client.id === id ? wardrobe.client : null;
+
+  const [units, setUnits] = useUnits(client?.units ?? wardrobe.studio.units);
+  const { preferences, prefer } = usePreferences();
+  const { blade } = values.question.client;
+  const frame = useMemo((): Frame => ({ view: preferences.view, blade }), [preferences.view, blade]);
+  const questioned = useQuestion(values.question, units, () => freshAtHand(wardrobe).question);
+
+  if (theirs.isError) return <StartAnew message={theirs.error.message} />;
+  return (
+    <AtHandContext
+      value={{
+        store,
+        values,
+        studio: wardrobe.studio,
+        wardrobe,
+        client,
+        units,
+        setUnits,
+        frame,
+        setView: (view) => prefer({ view }),
+        ...questioned,
+        opened,
+        untouched,
+        outage: failed,
+      }}
+    >
+      <EntriesOf store={store} faults={questioned.faults}>
+        {questioned.question ? children : <NotReady faults={questioned.faults.map(({ message }) => message)} />}
+      </EntriesOf>
+    </AtHandContext>
+  );
+}
+
+/** What stood at hand speaks of records that are no longer there. */
+function StartAnew({ message }: { readonly message: string }) {
+  return (
+    <div className="p-8 text-xl">
+      <p>{message}</p>
+      <Button
+        className="mt-3"
+        onClick={() => {
+          forgetAtHand();
+          location.assign('/');
+        }}
+      >
+        Start a new fitting
+      </Button>
+    </div>
+  );
+}
+
+/** Where not even the usual measures can be planned with. */
+function NotReady({ faults }: { readonly faults: readonly string[] }) {
+  return <p className="p-8 text-xl">{faults.length > 0 ? faults.join(' ') : 'A measure is missing or out of range.'}</p>;
+}

@@ -1,0 +1,51 @@
+import { useQuery } from '@tanstack/react-query';
+import { firstOfList } from '../../contract/answerKeys.ts';
+import type { Given } from '../../contract/given.ts';
+import { personCookie } from '../../contract/preferences.ts';
+import { keepCookie } from '../device/cookies.ts';
+import { listQuery, studioQuery } from '../wire/queries.ts';
+import { WithGiven } from '../wire/WithGiven.tsx';
+
+/** Who is dressing, chosen once on a device: their habits are followed, and their name is kept with every fitting. */
+export function WhoIsDressing() {
+  const studio = useQuery(studioQuery).data;
+  const people = useQuery(listQuery('people', firstOfList)).data?.rows;
+  if (!studio || !people) return null;
+  if (people.length === 0) {
+    return (
+      <a className="flex min-h-9 items-center text-set underline decoration-1 underline-offset-4" href="/people/new">
+        Add who is dressing
+      </a>
+    );
+  }
+  return (
+    <label className="flex min-h-9 items-center gap-1.5">
+      <span className="text-note text-soft">Dressing:</span>
+      <select
+        className="h-9 max-w-40 border-b-2 border-set/40 bg-transparent text-set"
+        value={studio.person?.id ?? ''}
+        onChange={(event) => {
+          keepCookie(personCookie, event.target.value);
+          // All that the page shows was read for whoever was dressing before.
+          location.reload();
+        }}
+      >
+        <option value="">nobody chosen</option>
+        {people.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** The same by itself, at the top of a page. */
+export function WhoIsDressingHere({ given }: { readonly given: Given }) {
+  return (
+    <WithGiven given={given}>
+      <WhoIsDressing />
+    </WithGiven>
+  );
+}

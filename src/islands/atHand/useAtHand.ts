@@ -1,0 +1,52 @@
+import { createContext, useContext } from 'react';
+import type { Fitting } from '../../contract/fitting.ts';
+import type { ClientRecord, StudioSeen, Wardrobe } from '../../contract/records/records.ts';
+import type { Frame, PlanQuestion, PlanRequest } from '../../core/index.ts';
+import type { Fault } from '../../core/measures/faults.ts';
+import type { LengthUnit } from '../../core/units/length.ts';
+import type { EntryStore } from '../ui/entryStore.ts';
+import type { AtHand } from './values.ts';
+
+/** Who stands at hand, in what, how it is read, and what is asked of the plan. */
+export interface StandsAtHand {
+  readonly store: EntryStore<AtHand>;
+  readonly values: AtHand;
+  readonly studio: StudioSeen;
+  readonly wardrobe: Wardrobe;
+  /** `null` for a walk-in, and while the wardrobe of another client is still on its way. */
+  readonly client: ClientRecord | null;
+  readonly units: LengthUnit;
+  readonly setUnits: (units: LengthUnit) => void;
+  /** Whose left and right everything on the page speaks of. */
+  readonly frame: Frame;
+  readonly setView: (view: Frame['view']) => void;
+  /** The latest question that could be asked, and the same complete; the last good one while a measure is at fault. */
+  readonly question: PlanQuestion | undefined;
+  readonly request: PlanRequest | undefined;
+  /** Whether what stands in the fields is another question, which can't be asked yet. */
+  readonly stale: boolean;
+  /** What is wrong with it, by the names of the fields. */
+  readonly faults: readonly Fault[];
+  /** The saved fitting that was opened, and whether nothing was changed of it yet. */
+  readonly opened: Fitting | undefined;
+  readonly untouched: boolean;
+  /** Whether the records went out of reach since they were read. */
+  readonly outage: boolean;
+}
+
+export const AtHandContext = createContext<StandsAtHand | undefined>(undefined);
+
+/** What stands at hand: the one place all views of it read from. */
+export function useAtHand(): StandsAtHand {
+  const standing = useContext(AtHandContext);
+  if (!standing) throw new Error('Nothing stands at hand here.');
+  return standing;
+}
+
+/** The same for views that need a question that can be asked; {@link AtHand} shows them only then. */
+export function useAsked(): StandsAtHand & { readonly question: PlanQuestion; readonly request: PlanRequest } {
+  const standing = useAtHand();
+  const { question, request } = standing;
+  if (!question || !request) throw new Error('Shown before a question could be asked.');
+  return { ...standing, question, request };
+}

@@ -1,0 +1,50 @@
+import { useMemo, useState } from 'react';
+import { checkTie } from '../../../../contract/planQuestion.ts';
+import type { ColouredCloth } from '../../../../core/colour/cloth.ts';
+import { supposeTie, type Tie } from '../../../../core/index.ts';
+import type { Fault } from '../../../../core/measures/faults.ts';
+import type { LengthUnit } from '../../../../core/units/length.ts';
+import { usualTie } from '../../../../core/usual.ts';
+import type { LengthEntry } from '../../../ui/entry.ts';
+import { createEntryStore, type EntryStore, useEntries } from '../../../ui/entryStore.ts';
+
+/** A tie in a shop, by its five numbers and its colours; what was not measured is estimated. */
+export interface ShopTieEntries {
+  readonly lengthMm: LengthEntry;
+  readonly bladeMm: LengthEntry;
+  readonly thicknessMm: LengthEntry;
+  readonly neckMm: LengthEntry;
+  readonly tailMm: LengthEntry;
+  readonly fabric: Tie['fabric'];
+  readonly pattern: Tie['pattern'];
+  readonly colours: readonly string[];
+  readonly shares: readonly number[] | null;
+}
+
+const first: ShopTieEntries = {
+  ...usualTie,
+  neckMm: '',
+  tailMm: '',
+  fabric: 'woven-silk',
+  pattern: 'solid',
+  colours: [],
+  shares: null,
+};
+
+export interface CheckedShopTie {
+  readonly tie: Tie | undefined;
+  readonly cloth: ColouredCloth;
+  readonly faults: readonly Fault[];
+}
+
+export function checkShopTie({ colours, shares, ...entries }: ShopTieEntries, units: LengthUnit): CheckedShopTie {
+  const { value, faults } = checkTie(entries, units);
+  return { tie: value ? supposeTie(value) : undefined, cloth: { colours, shares }, faults: faults ?? [] };
+}
+
+/** The tie in the hand as it is entered, checked at every change. */
+export function useShopTie(units: LengthUnit): CheckedShopTie & { readonly store: EntryStore<ShopTieEntries> } {
+  const [store] = useState(() => createEntryStore(first));
+  const entries = useEntries(store);
+  return useMemo(() => ({ store, ...checkShopTie(entries, units) }), [store, entries, units]);
+}

@@ -1,0 +1,60 @@
+import { type ReactNode, useMemo } from 'react';
+import type { Given } from '../../contract/given.ts';
+import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
+import { AtHandProvider } from '../atHand/AtHandProvider.tsx';
+import { keepAtHand } from '../atHand/kept.ts';
+import { Sentence } from '../atHand/Sentence.tsx';
+import { useAsked } from '../atHand/useAtHand.ts';
+import { type DrawnColours, drawnColours } from '../seen/dressed.ts';
+import { ViewSwitch } from '../ui/Moves.tsx';
+import { useStudioNames } from '../wire/useKnotTitles.ts';
+import { WithGiven } from '../wire/WithGiven.tsx';
+import { type Laying, useKnots } from './useKnots.ts';
+
+interface KnotsAtHandProps {
+  readonly given: Given;
+  /** Which knots; those asked for at the fitting where nothing is said. */
+  readonly lay: Laying;
+  readonly children: (knots: readonly MappedKnot[]) => ReactNode;
+}
+
+/** A view of the knots for whoever stands at hand, who can be exchanged in the sentence above it. */
+export function KnotsAtHand({ given, lay, children }: KnotsAtHandProps) {
+  return (
+    <WithGiven given={given}>
+      <AtHandProvider>
+        <Mapped lay={lay}>{children}</Mapped>
+      </AtHandProvider>
+    </WithGiven>
+  );
+}
+
+function Mapped({ lay, children }: Omit<KnotsAtHandProps, 'given'>) {
+  const { question, frame, setView } = useAsked();
+  const knots = useKnots(question, useStudioNames(), lay);
+  return (
+    <>
+      <div className="flex flex-wrap items-center justify-between gap-x-4 pb-2">
+        <Sentence />
+        <ViewSwitch frame={frame} onView={setView} />
+      </div>
+      {children(knots)}
+    </>
+  );
+}
+
+/** Takes a knot to the fitting. */
+export function useInFitting(): (moves: string) => void {
+  const { store } = useAsked();
+  return (moves) => {
+    const now = store.get();
+    keepAtHand({ ...now, knot: moves, question: { ...now.question, search: { ...now.question.search, also: [moves] } } });
+    location.assign('/');
+  };
+}
+
+/** What everything worn at hand is drawn in. */
+export function useColoursAtHand(): DrawnColours {
+  const { request, values } = useAsked();
+  return useMemo(() => drawnColours(request, values.colours), [request, values.colours]);
+}

@@ -1,0 +1,7 @@
+import type { ColoursField as Colours } from '../../../../contract/fields/colours.ts';
+import { ColoursField } from '../../../ui/ColoursField.tsx';
+import type { FieldEntryProps } from './FieldEntry.tsx';
+
+export function ColoursEntry({ field: { label } }: FieldEntryProps<Colours>) {
+  return <ColoursField label={label} />;
+}

@@ -1,0 +1,84 @@
+import equal from 'fast-deep-equal';
+import { temporal } from 'zundo';
+import { useStore } from 'zustand';
+import { createStore } from 'zustand/vanilla';
+import { valueAt, withValueAt } from './paths.ts';
+
+/** Changes of one and the same field are one step until the hand has rested this long. */
+const restMs = 700;
+const mostSteps = 200;
+
+interface Held<T> {
+  readonly entries: T;
+}
+
+export type EntryStore<T extends object> = ReturnType<typeof createEntryStore<T>>;
+
+/** Holds all that is entered in one place, with every step of it. `clock` gives milliseconds. */
+export function createEntryStore<T extends object>(initial: T, clock: () => number = () => performance.now()) {
+  const store = createStore(temporal<Held<T>>(() => ({ entries: initial }), { limit: mostSteps }));
+  const steps = store.temporal.getState();
+  const get = () => store.getState().entries;
+  let last: { readonly places: string; readonly atMs: number } | undefined;
+  const write = (next: T) => {
+    const places = changedPlaces(get(), next).join(' ');
+    if (places === '') return;
+    const atMs = clock();
+    const goesOn = last?.places === places && atMs - last.atMs < restMs;
+    last = { places, atMs };
+    if (goesOn) steps.pause();
+    store.setState({ entries: next });
+    steps.resume();
+  };
+  return {
+    store,
+    get,
+    /** Changes anything, as one step. */
+    change: (next: (now: T) => T) => write(next(get())),
+    set: (path: string, value: unknown) => write(withValueAt(get(), path, value)),
+    /** Begins from something else: there is nothing to undo in it yet. */
+    begin: (entries: T) => {
+      last = undefined;
+      store.setState({ entries });
+      steps.clear();
+    },
+    undo: () => {
+      last = undefined;
+      steps.undo();
+    },
+    redo: () => {
+      last = undefined;
+      steps.redo();
+    },
+  };
+}
+
+/** All that is entered, as it stands now. */
+export function useEntries<T extends object>({ store }: EntryStore<T>): T {
+  return useStore(store, ({ entries }) => entries);
+}
+
+/** One field of it, by its path. */
+export function useEntryAt<V>({ store }: EntryStore<object>, path: string): V {
+  return useStore(store, ({ entries }) => valueAt(entries, path) as V);
+}
+
+/** The step back and the step forward, where there is one. */
+export function useSteps<T extends object>({ store, undo, redo }: EntryStore<T>): {
+  readonly undo: (() => void) | undefined;
+  readonly redo: (() => void) | undefined;
+} {
+  const back = useStore(store.temporal, ({ pastStates }) => pastStates.length > 0);
+  const on = useStore(store.temporal, ({ futureStates }) => futureStates.length > 0);
+  return { undo: back ? undo : undefined, redo: on ? redo : undefined };
+}
+
+function changedPlaces(before: unknown, after: unknown, path = ''): string[] {
+  if (!isObject(before) || !isObject(after)) return equal(before, after) ? [] : [path];
+  const keys = new Set([...Object.keys(before), ...Object.keys(after)]);
+  return [...keys].flatMap((key) => (before[key] === after[key] ? [] : changedPlaces(before[key], after[key], `${path}.${key}`)));
+}
+
+function isObject(value: unknown): value is Readonly<Record<string, unknown>> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}

@@ -1,0 +1,93 @@
+import type { APIContext } from 'astro';
+import { answerKeys, firstOfList, type ListWanted } from '../contract/answerKeys.ts';
+import type { Given } from '../contract/given.ts';
+import { personCookie, preferencesCookie, preferencesIn } from '../contract/preferences.ts';
+import type { Kind, Wardrobe } from '../contract/records/records.ts';
+import { database, isConnectionLoss } from './database.ts';
+import { findFitting, listFittings } from './fittings.ts';
+import type { Asked } from './http/endpoint.ts';
+import { Problem } from './http/problem.ts';
+import { listRecords, recordsById } from './records.ts';
+import { whoAsks } from './studios.ts';
+import { wardrobe } from './wardrobe.ts';
+
+type Answers = Given['answers'];
+type Asking = Pick<Asked, 'sql' | 'studio' | 'person'>;
+
+/** An outage is told by the page, which goes on trying: it must not be kept waiting for records that don't come. */
+const patienceMs = 1500;
+
+/**
+ * What a page is drawn from on the server: this device's preferences, the studio, and the answers its islands would ask
+ * for first. Where the records can't be reached, or refuse, the page comes without, and its islands ask and tell.
+ */
+export async function givenTo({ cookies }: Pick<APIContext, 'cookies'>, answersFor: (asking: Asking) => Promise<Answers>): Promise<Given> {
+  const preferences = preferencesIn(cookies.get(preferencesCookie)?.value);
+  const read = async (): Promise<Given> => {
+    const sql = database();
+    const who = await whoAsks(sql, cookies.get(personCookie)?.value);
+    const [people, answers] = await Promise.all([list({ ...who, sql }, 'people', firstOfList), answersFor({ ...who, sql })]);
+    // As it would have crossed the wire.
+    return JSON.parse(JSON.stringify({ preferences, studio: { ...who.studio, person: who.person }, answers: [...people, ...answers] })) as Given;
+  };
+  try {
+    return await Promise.race([read(), afterPatience({ preferences, studio: null, answers: [] })]);
+  } catch (error) {
+    if (error instanceof Problem || isConnectionLoss(error)) return { preferences, studio: null, answers: [] };
+    throw error;
+  }
+}
+
+function afterPatience(given: Given): Promise<Given> {
+  return new Promise((resolve) => {
+    setTimeout(() => resolve(given), patienceMs).unref();
+  });
+}
+
+export async function list({ sql, studio }: Asking, kind: Kind, wanted: ListWanted): Promise<Answers> {
+  return [[answerKeys.list(kind, wanted), await listRecords(sql, studio.id, kind, wanted)]];
+}
+
+/** More pieces than this are not sent along with a page: it asks for them once it stands. */
+const mostPieces = 500;
+
+/** The wardrobe of the client asked for, or of the one fitted last, with what the studio calls its knots. */
+export async function atHand(asking: Asking, clientId?: string | null): Promise<Answers> {
+  const [worn, namings] = await Promise.all([wardrobe(asking, clientId ?? undefined), list(asking, 'namings', firstOfList)]);
+  return piecesOf(worn) > mostPieces ? namings : [[answerKeys.wardrobe(clientId), worn], ...namings];
+}
+
+function piecesOf({ shirts, jackets, ties, squares }: Wardrobe): number {
+  return shirts.length + jackets.length + ties.length + squares.length;
+}
+
+/** A saved fitting with the wardrobe of its client. */
+export async function fitting(asking: Asking, id: string): Promise<Answers> {
+  const kept = await findFitting(asking.sql, asking.studio.id, id);
+  return [[answerKeys.fitting(id), kept], ...(await atHand(asking, kept.clientId))];
+}
+
+export async function fittings({ sql, studio }: Asking): Promise<Answers> {
+  return [[answerKeys.fittings(), await listFittings(sql, studio.id)]];
+}
+
+/** One record, and of a client what belongs to them. */
+export async function record(asking: Asking, kind: Kind, id: string): Promise<Answers> {
+  const found = (await recordsById(asking.sql, asking.studio.id, kind, [id])).get(id.toLowerCase());
+  if (!found) return [];
+  const theirs =
+    kind === 'clients'
+      ? await Promise.all((['outfits', 'shirts', 'jackets', 'ties', 'squares'] as const).map((piece) => list(asking, piece, { clientId: id })))
+      : [];
+  return [[answerKeys.record(kind, id), found], ...theirs.flat()];
+}
+
+/** What an address asks of a list. */
+export function listAsked(query: URLSearchParams): ListWanted {
+  const from = Number(query.get('from') ?? 0);
+  return {
+    find: query.get('find') ?? '',
+    archived: query.has('archived'),
+    ...(Number.isInteger(from) && from > 0 && from < 10_000_000 ? { from } : {}),
+  };
+}

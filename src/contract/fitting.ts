@@ -5,6 +5,7 @@ import { mostColours } from '../core/measures/measures.ts';
 import { someColour as colour, identifier as id, title as label } from './atoms.ts';
 import { type Checked, check } from './check.ts';
 import { answerVersion, broughtUp } from './keptAnswer.ts';
+import { canonicalMoves, longestMoves } from './knotMoves.ts';
 import { checkPlanQuestion } from './planQuestion.ts';
 import { longestLine, longestNote } from './records/kinds/kindOf.ts';
 
@@ -86,7 +87,7 @@ const draftFields = {
 const draftSchema = Joi.object<FittingDraft>({
   ...draftFields,
   question: Joi.any().required().messages({ 'any.required': 'The measures are missing.' }),
-  knot: Joi.string().max(120).required().messages({ 'any.required': 'Choose a knot before saving.' }),
+  knot: Joi.string().max(longestMoves).custom(canonicalMoves).required().messages({ 'any.required': 'Choose a knot before saving.' }),
 })
   .required()
   .messages({ 'object.base': 'A fitting must be an object.', 'any.required': 'The fitting is empty.' });

@@ -1,6 +1,9 @@
 import type Joi from 'joi';
 import { formatKnot, KnotWordError, parseKnot } from '../core/index.ts';
 
+/** Longer, as text, than any knot that a tie is long enough for. */
+export const longestMoves = 400;
+
 /** Reads a knot’s moves and keeps them in their canonical form; what is no knot is told why. */
 export function canonicalMoves(moves: string | null, helpers: Joi.CustomHelpers): unknown {
   if (moves === null) return null;

@@ -14,7 +14,7 @@ import { usualWearer } from '../core/usual.ts';
 import { buttons, oneOf, profile } from './atoms.ts';
 import { type Checked, check, read } from './check.ts';
 import { lengthOf, type Say, sayIn } from './lengths.ts';
-import { canonicalMoves } from './knotMoves.ts';
+import { canonicalMoves, longestMoves } from './knotMoves.ts';
 
 /** The most moves a plan considers: beyond them no tie is long enough. */
 export const mostMoves = 12;
@@ -87,9 +87,6 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
     .required()
     .messages({ 'object.base': 'The question must be an object.', 'any.required': 'The question is empty.' });
 }
-
-/** Longer than any knot that a tie is long enough for. */
-const longestMoves = 400;
 
 const ruleFields = {
   collarRule: oneOf('The collar rule', ['thirds', 'proportion']),

@@ -1,10 +1,13 @@
 import postgres from 'postgres';
+import { whenClosing } from './closing.ts';
 
 export type Sql = postgres.Sql;
 /** What a statement can run on: the pool, or a transaction of it. */
 export type Queryable = postgres.ISql;
 
 const connectSeconds = 3;
+/** As long as statements under way may take once the server is stopping. */
+const closingSeconds = 5;
 
 /** Opens a pool. Columns are snake_case in the database and camelCase here. */
 export function openDatabase(url: string, options: { readonly max?: number } = {}): Sql {
@@ -24,7 +27,11 @@ let pool: Sql | undefined;
 export function database(): Sql {
   const url = process.env['DATABASE_URL'];
   if (!url) throw new Error('DATABASE_URL is not set: start the application with npm start, or name a PostgreSQL server.');
-  pool ??= openDatabase(url);
+  if (!pool) {
+    const opened = openDatabase(url);
+    whenClosing(() => opened.end({ timeout: closingSeconds }));
+    pool = opened;
+  }
   return pool;
 }
 

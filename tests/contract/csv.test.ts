@@ -1,10 +1,12 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
-import { columnsOf, withLatest } from '../../src/contract/exchange/cells.ts';
+import { columnsOf } from '../../src/contract/exchange/columns.ts';
 import { readCsv, writeCsv } from '../../src/contract/exchange/csv.ts';
 import { readVcards, writeVcards } from '../../src/contract/exchange/vcard.ts';
-import { kindCodes, kinds } from '../../src/contract/records/kinds.ts';
+import { withLatest } from '../../src/contract/fields/taken.ts';
+import { kindCodes } from '../../src/contract/records/kindWords.ts';
+import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { TakenMeasure } from '../../src/contract/records/records.ts';
 
 /** Any text a record can hold: everything but the one sign the database cannot keep. */
@@ -57,7 +59,7 @@ test('semicolons, tabs, byte order marks, blank lines and other orders of column
   ]);
   assert.deepEqual(values('label\tfabric\tshares_percent\nx\twool\t100'), [['x', 'wool', [100]]]);
   assert.deepEqual(readCsv('squares', 'Label,Colour of ribbon\nx,red').notes, [
-    'The column “colour of ribbon” is not known and was passed over.',
+    'The column “colour of ribbon” is not known and was skipped.',
   ]);
 });
 

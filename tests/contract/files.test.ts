@@ -1,14 +1,17 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { columnsOf, isNamed } from '../../src/contract/exchange/cells.ts';
+import { columnsOf } from '../../src/contract/exchange/columns.ts';
 import { readCsv, writeCsv } from '../../src/contract/exchange/csv.ts';
 import { isExchangeFile } from '../../src/contract/exchange/report.ts';
 import { readStudioFile } from '../../src/contract/exchange/studioFile.ts';
 import { readVcards, writeVcards } from '../../src/contract/exchange/vcard.ts';
 import { sayIn } from '../../src/contract/lengths.ts';
-import { labelOf } from '../../src/contract/records/field.ts';
-import { fieldsOf, kindCodes, kinds } from '../../src/contract/records/kinds.ts';
-import { sayTaken, sayValue } from '../../src/contract/records/sayValue.ts';
+import { labelOf } from '../../src/contract/fields/field.ts';
+import { isNamed } from '../../src/contract/fields/reference.ts';
+import { sayTaken } from '../../src/contract/fields/taken.ts';
+import { kindCodes } from '../../src/contract/records/kindWords.ts';
+import { fieldsOf, kinds } from '../../src/contract/records/kinds/index.ts';
+import { sayValue } from '../../src/contract/records/sayValue.ts';
 
 const say = sayIn('cm');
 const field = (kind: keyof typeof kinds, key: string) => new Map(fieldsOf(kind)).get(key)!;
@@ -17,6 +20,8 @@ test('what stands in a field is said in words and in the reader’s unit', () =>
   assert.equal(sayValue(field('ties', 'lengthMm'), 1470, say), '147 cm');
   assert.equal(sayValue(field('ties', 'lengthMm'), 1470, sayIn('in')), '57 7/8 in');
   assert.equal(sayValue(field('ties', 'thicknessMm'), 3.2, say), '3.2 mm');
+  assert.equal(sayValue(field('ties', 'thicknessMm'), 3.2, sayIn('in')), '3.2 mm', 'callipers read millimetres in either unit');
+  assert.equal(sayValue(field('clients', 'ownKnot'), 'Lo Ri Lo Ri Lo Ri Co T', say), 'Knot 7.9', 'no second spelling of its moves');
   assert.equal(sayValue(field('ties', 'fabric'), 'knit', say), 'knit');
   assert.equal(sayValue(field('ties', 'clientId'), null, say), 'the studio');
   assert.equal(
@@ -24,16 +29,16 @@ test('what stands in a field is said in words and in the reader’s unit', () =>
     'Tobiah',
   );
   assert.equal(sayValue(field('ties', 'profile'), [{ atMm: 300, widthMm: 70 }], say), '7 cm at 30 cm');
-  assert.equal(sayValue(field('ties', 'shares'), [70, 30], say), '70 %, 30 %');
+  assert.equal(sayValue(field('ties', 'shares'), [70, 30], say), '70%, 30%');
   assert.equal(sayValue(field('shirts', 'buttonsMm'), [70, 160], say), '7 cm · 16 cm');
   assert.equal(sayValue(field('jackets', 'waistcoat'), true, say), 'yes');
-  assert.equal(sayValue(field('clients', 'ownKnot'), 'Li Ro Li Co T', say), 'four-in-hand');
+  assert.equal(sayValue(field('clients', 'ownKnot'), 'Li Ro Li Co T', say), 'Four-in-hand');
   assert.equal(sayValue(field('clients', 'cautions'), ['machinery'], say), 'works near machinery');
   assert.equal(sayValue(field('clients', 'units'), null, say), 'as the studio does');
   assert.equal(sayValue(field('clients', 'note'), '', say), '—');
   assert.equal(
     sayTaken({ measure: 'neckMm', mm: 395, how: 'estimate', takenOn: '2026-10-01' }, say),
-    'Collar size 39.5 cm estimated, 2026-10-01',
+    'Collar size 39.5 cm estimated, 1 October 2026',
   );
 });
 
@@ -80,7 +85,7 @@ test('files are known by their names, and by nothing else', () => {
 test('a studio’s file is known by what it says of itself', () => {
   assert.equal(readStudioFile('\uFEFF{"format":"ropewalk-studio","formatVersion":1,"clients":[]}')['formatVersion'], 1);
   assert.throws(() => readStudioFile('[]'), /not a studio/);
-  assert.throws(() => readStudioFile('nonsense'), /not complete JSON/);
+  assert.throws(() => readStudioFile('nonsense'), /not complete: it may have been cut off/);
 });
 
 test('cards say no more than they hold, and a client without an address has none', () => {

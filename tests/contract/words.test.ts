@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { checkPlanQuestion } from '../../src/contract/planQuestion.ts';
 import { checkRecord } from '../../src/contract/records/checkRecord.ts';
-import { kinds } from '../../src/contract/records/kinds.ts';
+import { kinds } from '../../src/contract/records/kinds/index.ts';
 import { question } from '../support/ties.ts';
 
 const asked = (taste: object) => checkPlanQuestion({ ...question, taste });
@@ -18,9 +18,9 @@ test('a family is one of those there are', () => {
 test('words looked at besides are kept canonical, told what is wrong with them, and not too many', () => {
   assert.deepEqual(asked({ also: ['li-ro-li-co', 'n li ro (li co) h'] }).value?.taste?.also, ['Li Ro Li Co T', 'N Li Ro (Li Co) H']);
   const [fault] = asked({ also: ['Li Li Co T'] }).faults ?? [];
-  assert.match(fault?.message ?? '', /is no knot: Move 2 stays/);
+  assert.match(fault?.message ?? '', /is not a knot: Move 2 stays/);
   assert.match(asked({ also: Array.from({ length: 9 }, () => 'Li Co D') }).faults?.[0]?.message ?? '', /At most 8/);
-  assert.match(asked({ also: 'Li Co D' }).faults?.[0]?.message ?? '', /are a list/);
+  assert.match(asked({ also: 'Li Co D' }).faults?.[0]?.message ?? '', /must be a list/);
 });
 
 test('which knot a client means by a name is one of those that pass under it, or not said', () => {

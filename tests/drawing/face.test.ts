@@ -39,13 +39,13 @@ test('a panel has no edge below and no shade under it, a tucked knot has both', 
       ),
     );
   };
-  assert.match(paint('four-in-hand'), /url\(#k-knot-under\)/);
-  assert.doesNotMatch(paint('open four-in-hand'), /fill="url\(#k-knot-under\)"/);
-  assert.match(paint('open four-in-hand'), /stroke-opacity="0"/);
+  assert.match(paint('Four-in-hand'), /url\(#k-knot-under\)/);
+  assert.doesNotMatch(paint('Four-in-hand (open front)'), /fill="url\(#k-knot-under\)"/);
+  assert.match(paint('Four-in-hand (open front)'), /stroke-opacity="0"/);
 });
 
 test('a mark is the outline in one colour, with the edge that lies on top', () => {
-  for (const name of ['four-in-hand', 'open Windsor', 'narrow-end victoria, hidden']) {
+  for (const name of ['Four-in-hand', 'Windsor (open front)', 'Victoria (tail ties, hidden)']) {
     const knot = named(name);
     assert.ok(knot, name);
     const mark = renderToStaticMarkup(

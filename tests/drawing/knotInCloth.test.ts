@@ -109,7 +109,7 @@ test('on the figure the picture takes the place of the drawn knot, and the measu
   assert.match(drawn, /data-measure="knot-outline"/);
   const label = (markup: string) => /aria-label="(Close-up[^"]*)"/.exec(markup)?.[1];
   assert.equal(label(pictured), label(drawn));
-  assert.ok(label(drawn)?.includes('per cent of the edge'));
+  assert.ok(label(drawn)?.includes('% of the edge'));
 });
 
 test('on the figure the blade comes out of the picture’s foot, on the side where that stands', () => {

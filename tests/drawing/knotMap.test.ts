@@ -53,7 +53,7 @@ test('every knot is painted once, named for those who do not see it, whatever it
       const picture = paint({ x, y });
       assert.doesNotMatch(picture, /NaN|Infinity|undefined/);
       assert.equal(picture.match(/role="option"/g)?.length, 85);
-      assert.match(picture, /aria-label="four-in-hand: /);
+      assert.match(picture, /aria-label="Four-in-hand: /);
     }
   }
 });
@@ -79,8 +79,8 @@ test('names are written under their knots, the chosen one’s always, and no two
     y: Number(y),
     title: title ?? '',
   }));
-  assert.ok(labels.some(({ title }) => title === 'knot 9.20'));
-  assert.ok(labels.some(({ title }) => title === 'four-in-hand'));
+  assert.ok(labels.some(({ title }) => title === 'Knot 9.20'));
+  assert.ok(labels.some(({ title }) => title === 'Four-in-hand'));
   assert.ok(labels.length > 5);
   for (const one of labels) {
     for (const other of labels) {

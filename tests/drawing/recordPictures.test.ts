@@ -119,7 +119,9 @@ test('a square is folded with its colours as wide as their shares', () => {
 
 test('every length that is asked for has its own small drawing, and no two of a thing are alike', () => {
   for (const of of ['client', 'shirt', 'jacket', 'tie'] as const) {
-    const drawn = Object.keys(measures[of]).map((measure) => paint(createElement(HowTo, { of, measure })));
+    // The loops are not asked for on any form yet.
+    const asked = Object.keys(measures[of]).filter((measure) => !/LoopMm$/.test(measure));
+    const drawn = asked.map((measure) => paint(createElement(HowTo, { of, measure })));
     for (const picture of drawn) {
       assert.match(picture, /^<svg/);
       sound(picture);

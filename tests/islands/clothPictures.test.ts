@@ -107,8 +107,8 @@ test('the side that is seen is told in words', () => {
     return text;
   };
   assert.equal(said(0), 'from the front');
-  assert.equal(said(40), 'from his right, half turned');
-  assert.equal(said(-90), 'from his left');
+  assert.equal(said(40), 'from the wearer’s right, half turned');
+  assert.equal(said(-90), 'from the wearer’s left');
   assert.equal(said(170), 'from behind');
 });
 
@@ -116,7 +116,7 @@ test('the list shows a picture beside every knot that has one', () => {
   const knots = mappedKnots({
     client: { heightMm: 1780, neckMm: 395, frontDropMm: 455 },
     tie: supposeTie({ lengthMm: 1470, bladeMm: 85, thicknessMm: 3.2 }),
-    taste: { knots: 'named' },
+    search: { knots: 'named' },
   });
   const pictured = new Set(knots.slice(0, 4).map(({ plan }) => plan.moves));
   const markup = renderToStaticMarkup(

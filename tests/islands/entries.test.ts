@@ -1,13 +1,16 @@
 import assert from 'node:assert/strict';
 import { randomUUID } from 'node:crypto';
 import test from 'node:test';
-import { kinds } from '../../src/contract/records/kinds.ts';
+import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { Wardrobe } from '../../src/contract/records/records.ts';
+import { studio } from '../support/wardrobe.ts';
+import { usualTie } from '../../src/core/usual.ts';
 import { freshAtHand } from '../../src/islands/atHand/values.ts';
 import { clientsOutfits } from '../../src/islands/fitting/choose/brief/clientsOutfits.ts';
 import { checkEntries, entriesOf, freshEntries } from '../../src/islands/records/form/entries.ts';
 import { drawnClient, drawnRequest } from '../../src/islands/records/pictures/drawnRequest.ts';
 import { drawnTie } from '../../src/islands/records/pictures/drawnTie.ts';
+import { createEntryStore } from '../../src/islands/ui/entryStore.ts';
 import { Outage, Refusal } from '../../src/islands/wire/http.ts';
 import { createQueryClient } from '../../src/islands/wire/queries.ts';
 
@@ -38,11 +41,11 @@ test('what is known beforehand stands in a new record; every new one has an id o
   assert.notEqual(one.id, freshEntries('ties', {}).id);
 });
 
-test('entries of a record are a copy: typing changes nothing that was read', () => {
+test('entries of a record are a copy: entering changes nothing that was read', () => {
   const record = { ...kinds.ties.fresh, id: '1', version: 2, archived: false, colours: ['#000000'] };
-  const entries = entriesOf(record);
-  (entries['colours'] as string[])[0] = '#ffffff';
-  assert.deepEqual(record.colours, ['#000000']);
+  const store = createEntryStore(entriesOf(record));
+  store.set('colours.0', '#ffffff');
+  assert.deepEqual([record.colours, store.get()['colours']], [['#000000'], ['#ffffff']]);
 });
 
 test('a tie is drawn while its fields are filled in: text that is no length is passed over', () => {
@@ -56,7 +59,7 @@ test('a tie is drawn while its fields are filled in: text that is no length is p
     ],
   };
   const tie = drawnTie(entries);
-  assert.deepEqual([tie.lengthMm, tie.bladeMm, tie.profile], [1470, 90, [{ atMm: 300, widthMm: 70 }]]);
+  assert.deepEqual([tie.lengthMm, tie.bladeMm, tie.profile], [usualTie.lengthMm, 90, [{ atMm: 300, widthMm: 70 }]]);
 });
 
 test('a client is drawn by what was taken last, and by what is usual for the rest', () => {
@@ -67,7 +70,7 @@ test('a client is drawn by what was taken last, and by what is usual for the res
 
 const owned = (clientId: string | null) => ({ version: 1, archived: false, note: '', clientId });
 const wardrobe: Wardrobe = {
-  studio: { id: 's', name: 'S', units: 'cm' },
+  studio,
   client: {
     ...kinds.clients.fresh,
     id: 'c',
@@ -83,17 +86,17 @@ const wardrobe: Wardrobe = {
   squares: [],
 };
 
-test('who has no outfits is judged in each of his shirts with each of his jackets; who has, in those', () => {
-  const bench = freshAtHand(wardrobe);
+test('who has no outfits is judged in each of their shirts with each of their jackets; who has, in those', () => {
+  const atHand = freshAtHand(wardrobe);
   assert.deepEqual(
-    clientsOutfits(wardrobe, bench, 'cm').map(({ title }) => title),
+    clientsOutfits(wardrobe, atHand, 'cm').map(({ title }) => title),
     ['Shirt a; Jacket x', 'Shirt a; Jacket y', 'Shirt b; Jacket x', 'Shirt b; Jacket y'],
   );
   const outfit = { ...kinds.outfits.fresh, ...owned('c'), clientId: 'c', id: 'o', label: 'Supper', shirtId: 'b', jacketId: null };
-  const [only, ...more] = clientsOutfits({ ...wardrobe, outfits: [outfit] }, bench, 'cm');
+  const [only, ...more] = clientsOutfits({ ...wardrobe, outfits: [outfit] }, atHand, 'cm');
   assert.deepEqual([only?.title, only?.pieces, more.length], ['Supper', 'Shirt b; no jacket', 0]);
-  const walkIn = { ...bench, client: { id: null, label: 'Walk-in' } };
-  assert.equal(clientsOutfits(wardrobe, walkIn, 'cm').length, 1, 'what stands on the bench');
+  const walkIn = { ...atHand, client: { id: null, label: 'Walk-in' } };
+  assert.equal(clientsOutfits(wardrobe, walkIn, 'cm').length, 1, 'what stands at hand');
 });
 
 test('outages are waited out however long, refusals are not asked again', () => {

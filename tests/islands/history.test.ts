@@ -1,43 +1,83 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
-import { type HistoryAction, nextSteps, type Steps } from '../../src/islands/records/form/useHistory.ts';
+import { createEntryStore } from '../../src/islands/ui/entryStore.ts';
+import { valueAt, withValueAt } from '../../src/islands/ui/paths.ts';
 
-const start: Steps = { past: [], present: '{"a":0,"b":0}', future: [], place: '', atMs: 0 };
-const state = (a: number, b: number) => JSON.stringify({ a, b });
-const changed = (now: string, atMs: number): HistoryAction => ({ kind: 'changed', now, atMs });
-const run = (actions: readonly HistoryAction[]) => actions.reduce(nextSteps, start);
+/** A store with a clock that is turned by hand. */
+function entered() {
+  let now = 0;
+  const store = createEntryStore({ a: 0, b: 0, list: [{ c: 0 }] }, () => now);
+  return {
+    store,
+    set: (path: string, value: unknown, laterMs: number) => {
+      now += laterMs;
+      store.set(path, value);
+    },
+    past: () => store.store.temporal.getState().pastStates.length,
+    future: () => store.store.temporal.getState().futureStates.length,
+  };
+}
 
-test('one drag is one step, another measure or a rest begins a new one', () => {
-  const drag = [changed(state(1, 0), 1000), changed(state(2, 0), 1050), changed(state(3, 0), 1100)];
-  assert.deepEqual(run(drag).past, [state(0, 0)]);
-  assert.deepEqual(run([...drag, changed(state(3, 1), 1150)]).past, [state(0, 0), state(3, 0)]);
-  assert.deepEqual(run([...drag, changed(state(4, 0), 5000)]).past, [state(0, 0), state(3, 0)]);
+test('one drag is one step, another field or a rest begins a new one', () => {
+  const { store, set, past } = entered();
+  for (const value of [1, 2, 3]) set('a', value, 50);
+  assert.equal(past(), 1);
+  set('b', 1, 50);
+  assert.equal(past(), 2);
+  set('b', 2, 5000);
+  assert.equal(past(), 3);
+  store.undo();
+  store.undo();
+  assert.deepEqual([store.get().a, store.get().b], [3, 0]);
+});
+
+test('what changes nothing is no step, and leaves the very same behind', () => {
+  const { store, set, past } = entered();
+  const before = store.get();
+  set('list', [{ c: 0 }], 1000);
+  assert.equal(past(), 0);
+  assert.equal(store.get(), before);
 });
 
 test('a change after undoing forgets what could have been redone', () => {
-  const steps = run([changed(state(1, 0), 0), changed(state(1, 1), 10), { kind: 'undone' }, changed(state(9, 0), 20)]);
-  assert.deepEqual(steps.future, []);
-  assert.deepEqual(steps.past, [state(0, 0), state(1, 0)]);
+  const { store, set, past, future } = entered();
+  set('a', 1, 0);
+  set('b', 1, 10);
+  store.undo();
+  assert.equal(future(), 1);
+  set('a', 9, 20);
+  assert.deepEqual([past(), future()], [2, 0], 'even where the same field is changed again at once');
+});
+
+test('what is begun anew has nothing to undo', () => {
+  const { store, set, past } = entered();
+  set('a', 1, 0);
+  store.begin({ a: 5, b: 5, list: [] });
+  assert.deepEqual([past(), store.get().a], [0, 5]);
 });
 
 test('undoing all steps gives the beginning, doing them again gives the end', () => {
-  const anyChange = fc.tuple(fc.nat(3), fc.nat(3), fc.nat(2000));
+  const anyChange = fc.tuple(fc.constantFrom('a', 'b', 'list.0.c'), fc.nat(3), fc.nat(2000));
   fc.assert(
     fc.property(fc.array(anyChange, { minLength: 1, maxLength: 30 }), (changes) => {
-      let atMs = 0;
-      const end = run(
-        changes.map(([a, b, later]) => {
-          atMs += later;
-          return changed(state(a, b), atMs);
-        }),
-      );
-      const count = end.past.length;
-      const undone = Array.from({ length: count }, (): HistoryAction => ({ kind: 'undone' })).reduce(nextSteps, end);
-      assert.equal(undone.present, state(0, 0));
-      const redone = Array.from({ length: count }, (): HistoryAction => ({ kind: 'redone' })).reduce(nextSteps, undone);
-      assert.equal(redone.present, end.present);
-      assert.deepEqual(redone.past, end.past);
+      const { store, set, past, future } = entered();
+      const begin = store.get();
+      for (const [path, value, later] of changes) set(path, value, later);
+      const end = store.get();
+      const count = past();
+      for (let i = 0; i < count; i += 1) store.undo();
+      assert.deepEqual([store.get(), past(), future()], [begin, 0, count]);
+      for (let i = 0; i < count; i += 1) store.redo();
+      assert.deepEqual([store.get(), past(), future()], [end, count, 0]);
     }),
   );
+});
+
+test('a path leads to one value, and changes nothing beside it', () => {
+  const from = { a: { b: [1, 2] }, c: { d: 3 } };
+  const to = withValueAt(from, 'a.b.1', 9);
+  assert.deepEqual(to, { a: { b: [1, 9] }, c: { d: 3 } });
+  assert.equal(to.c, from.c);
+  assert.deepEqual([valueAt(from, 'a.b.1'), valueAt(from, 'a.x.1'), valueAt(null, 'a')], [2, undefined, undefined]);
 });

@@ -4,13 +4,14 @@ import { createElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ImportReport } from '../../src/contract/exchange/report.ts';
 import { sayIn } from '../../src/contract/lengths.ts';
-import { kinds } from '../../src/contract/records/kinds.ts';
+import { kinds } from '../../src/contract/records/kinds/index.ts';
+import { formatKnot, parseKnot } from '../../src/core/index.ts';
 import { mappedKnots } from '../../src/core/knotMap/mappedKnots.ts';
 import { buyingBrief } from '../../src/core/wardrobe/buyingBrief.ts';
 import { BriefInWords } from '../../src/islands/fitting/choose/brief/BriefInWords.tsx';
 import { ServedOutfits } from '../../src/islands/fitting/choose/brief/ServedOutfits.tsx';
 import { filterLabels, noFilters, passes } from '../../src/islands/knots/filters.ts';
-import { Neighbours } from '../../src/islands/knots/KnotPanel.tsx';
+import { Similar } from '../../src/islands/knots/KnotPanel.tsx';
 import { KnotTable } from '../../src/islands/knots/KnotTable.tsx';
 import { Merge } from '../../src/islands/records/form/Merge.tsx';
 import { drawnRequest } from '../../src/islands/records/pictures/drawnRequest.ts';
@@ -44,30 +45,30 @@ test('a report says what would be done, faults first, and offers it only when no
       onApply: nothing,
     }),
   );
-  assert.match(clean, /1 would change, 1 would be added, 1 is there already\./);
-  assert.match(clean, /Bring it in/);
-  assert.match(clean, /would change: Length, Note/);
+  assert.match(clean, /1 to change, 1 to add, 1 unchanged\./);
+  assert.match(clean, /Import/);
+  assert.match(clean, /to change: Length, Note/);
   const bad = says(
     createElement(Report, { report: report({ lines: [line('add', 2), line('fault', 3, ['Blade is missing.'])] }), onApply: nothing }),
   );
-  assert.doesNotMatch(bad, /Bring it in/);
-  assert.match(bad, /Nothing is brought in while anything is at fault/);
+  assert.doesNotMatch(bad, /Import /);
+  assert.match(bad, /1 error, 1 to add\. Nothing imported\. Fix the errors and choose the file again\./);
   assert.ok(bad.indexOf('Tie 3') < bad.indexOf('Tie 2'));
 });
 
 test('a report of what was done says so; one of nothing new offers nothing; a long one is cut with its count', () => {
   assert.match(
     says(createElement(Report, { report: report({ lines: [line('add', 2)], applied: true }), onApply: nothing })),
-    /Done: 1 added\./,
+    /Imported: 1 added\./,
   );
-  assert.doesNotMatch(says(createElement(Report, { report: report({ lines: [line('same', 2)] }), onApply: nothing })), /Bring it in/);
+  assert.doesNotMatch(says(createElement(Report, { report: report({ lines: [line('same', 2)] }), onApply: nothing })), /Import /);
   const long = says(
     createElement(Report, { report: report({ lines: Array.from({ length: 420 }, (_, i) => line('add', i + 2)) }), onApply: nothing }),
   );
   assert.match(long, /and 120 more lines/);
   assert.match(
     says(createElement(Report, { report: report({ faults: ['The file is empty.'] }), onApply: nothing })),
-    /Nothing is in it.*The file is empty\./,
+    /The file is empty\./,
   );
 });
 
@@ -86,10 +87,10 @@ test('two people’s changes stand side by side; a clash has to be chosen before
       }),
     );
   const clash = merge({ nickname: 'mine', crossingGapMm: 25.4 }, { nickname: 'theirs' });
-  assert.match(clash, /Crossing gap/);
+  assert.match(clash, /Gap below the collar button/);
   assert.match(clash, /1 in</, 'lengths in the reader’s unit');
   assert.equal(clash.match(/type="radio"/g)?.length, 2);
-  assert.match(clash, /<button type="button" disabled=""[^>]*>Put both together/);
+  assert.match(clash, /<button type="button" [^>]*disabled=""[^>]*>Combine and save/);
   const apart = merge({ nickname: 'mine' }, { note: 'theirs' });
   assert.doesNotMatch(apart, /type="radio"|disabled=""/);
 });
@@ -108,8 +109,13 @@ test('the list says every measure of every knot, in the reader’s unit', () => 
       onChoose: nothing,
     }),
   );
-  for (const { title, plan } of field) assert.ok(list.includes(title) && list.includes(plan.moves));
-  assert.match(list, /four-in-hand Li Ro Li Co T 1 3\/4 in slightly to his left/);
+  const frame = { view: 'facing', blade: 'right' } as const;
+  for (const { title, plan } of field) {
+    const spelled = formatKnot(parseKnot(plan.moves), frame);
+    assert.ok(list.includes(`${title} ${spelled} `), `${title} is spelled in the view chosen`);
+    assert.ok(!list.includes(`${title} ${plan.moves} `), `${title} is spelled once`);
+  }
+  assert.match(list, /Four-in-hand Ri Lo Ri Co T 1 [37]\/[48] in slightly to the wearer’s left/);
 });
 
 test('filters leave what they say, and all of them together what passes each', () => {
@@ -129,9 +135,9 @@ test('filters leave what they say, and all of them together what passes each', (
   );
 });
 
-test('a knot at the end of the field has no step further, and says so', () => {
+test('a knot at the end of the map has no step further, and says so', () => {
   const smallest = field.reduce((best, knot) => (knot.plan.shape.topMm < best.plan.shape.topMm ? knot : best));
-  const text = says(createElement(Neighbours, { knot: smallest, knots: field, onChoose: nothing }));
+  const text = says(createElement(Similar, { knot: smallest, knots: field, onChoose: nothing }));
   assert.match(text, /a little smaller none/);
   assert.match(text, /a little larger \S/);
 });
@@ -146,7 +152,7 @@ test('what speaks for and against is told by more than its colour', () => {
       ],
     }),
   );
-  for (const label of ['speaks for it', 'so so', 'speaks against it']) assert.match(reasons, new RegExp(`aria-label="${label}"`));
+  for (const label of ['in favour', 'neutral', 'against']) assert.match(reasons, new RegExp(`aria-label="${label}"`));
 });
 
 test('what a jacket leaves open is told for the collar at hand, and nothing without a jacket', () => {
@@ -162,8 +168,8 @@ test('what a jacket leaves open is told for the collar at hand, and nothing with
   assert.match(told(70), /end [12]\.\d cm short of the fronts/);
   assert.match(told(140), /reach .* under the fronts/);
   assert.match(told(110), /just meet the fronts/);
-  assert.match(told(110), /shows 33 cm of the front.*the tip of the tie is hidden/);
-  assert.match(told(110, { worn: 'open', buttoningMm: null }), /the whole tie shows\. The buttoning point is supposed/);
+  assert.match(told(110), /shows 33 cm of the front.*the blade tip is hidden/);
+  assert.match(told(110, { worn: 'open', buttoningMm: null }), /the whole tie shows\. The buttoning point is estimated/);
   assert.equal(says(createElement(OpeningInWords, { request: { ...request, jacket: null }, over: '' })), '');
 });
 
@@ -171,9 +177,9 @@ test('a brief is read out with its ranges; one that finds nothing says what woul
   const { tie: _, ...dressed } = question;
   const brief = buyingBrief({ question: dressed, shirtColour: '#f6f7f9' });
   const words = says(createElement(BriefInWords, { brief, units: 'cm', shirtColour: '#f6f7f9' }));
-  assert.match(words, /Blade [\d.]+ to [\d.]+ cm Thickness [\d.]+ to [\d.]+ mm Length \d+ to \d+ cm/);
-  const none = buyingBrief({ question: { ...dressed, jacket: { lapelMm: 160 }, taste: { lapelRule: 'match' } }, shirtColour: '#f6f7f9' });
-  assert.match(says(createElement(BriefInWords, { brief: none, units: 'cm', shirtColour: '#f6f7f9' })), /No tie that is sold would serve/);
+  assert.match(words, /Blade [\d.]+(–[\d.]+ cm| cm or (more|less)) Thickness (any|[\d.]+(–[\d.]+ mm| mm or (more|less))) Length \d+(–\d+ cm| cm or (more|less))/);
+  const none = buyingBrief({ question: { ...dressed, jacket: { lapelMm: 160 }, rules: { lapelRule: 'match' } }, shirtColour: '#f6f7f9' });
+  assert.match(says(createElement(BriefInWords, { brief: none, units: 'cm', shirtColour: '#f6f7f9' })), /No tie in the shops serves this outfit/);
 });
 
 test('the outfits a brief serves are told by how much of it, and those still looked at', () => {
@@ -183,7 +189,7 @@ test('the outfits a brief serves are told by how much of it, and those still loo
     { key: 'c', title: 'Evening', share: 0 },
   ];
   const text = says(createElement(ServedOutfits, { name: 'Tobiah', served, count: 4 }));
-  assert.match(text, /Supper whatever is bought from it Office 40 % of the window Evening not at all looking at the others/);
-  assert.doesNotMatch(says(createElement(ServedOutfits, { name: 'T', served, count: 3 })), /looking/);
+  assert.match(text, /Supper all of it Office 40% Evening none of it Loading the others…/);
+  assert.doesNotMatch(says(createElement(ServedOutfits, { name: 'T', served, count: 3 })), /Loading/);
   assert.equal(says(createElement(ServedOutfits, { name: 'T', served: [], count: 0 })), '');
 });

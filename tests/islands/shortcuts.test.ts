@@ -11,12 +11,13 @@ test('no key does two things', () => {
 
 test('every key without Ctrl can be switched off, and none with it', () => {
   for (const { keys, plain, does } of all) {
-    for (const key of keys) assert.equal(plain, !key.startsWith('mod+'), does);
+    for (const key of keys) assert.equal(plain, !key.startsWith('$mod+'), does);
   }
 });
 
 test('keys are written as they are on the keyboard', () => {
-  assert.equal(keyLabel('mod+shift+z'), 'Ctrl + Shift + Z');
+  assert.equal(keyLabel('$mod+Shift+z'), 'Ctrl + Shift + Z');
   assert.equal(keyLabel('n'), 'N');
   assert.equal(keyLabel('?'), '?');
+  assert.equal(keyLabel('+'), '+');
 });

@@ -1,8 +1,9 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import type { Fitting } from '../../src/contract/fitting.ts';
+import { answerVersion } from '../../src/contract/keptAnswer.ts';
 import { checkPlanQuestion } from '../../src/contract/planQuestion.ts';
-import { kinds } from '../../src/contract/records/kinds.ts';
+import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type {
   ClientRecord,
   JacketRecord,
@@ -12,9 +13,11 @@ import type {
   TieRecord,
   Wardrobe,
 } from '../../src/contract/records/records.ts';
+import { uncalibrated } from '../../src/core/fitbook/calibration.ts';
 import { completeRequest, plan } from '../../src/core/index.ts';
 import { atHandOfFitting, freshAtHand, withAim, withClient, withJacket, withShirt, withTie } from '../../src/islands/atHand/values.ts';
 import { tieA, tieB } from '../support/ties.ts';
+import { studio } from '../support/wardrobe.ts';
 
 const kept = { version: 1, archived: false, note: '' };
 const taken = (measure: TakenMeasure['measure'], mm: number): TakenMeasure => ({ measure, mm, how: 'tape', takenOn: '2026-10-01' });
@@ -69,7 +72,7 @@ const outfit: OutfitRecord = {
   beltHeightMm: 50,
 };
 const wardrobe: Wardrobe = {
-  studio: { id: 'st', name: 'Studio', units: 'cm' },
+  studio,
   client,
   outfits: [],
   shirts: [shirt],
@@ -79,67 +82,67 @@ const wardrobe: Wardrobe = {
 };
 
 test('an outfit puts its pieces and the belt line of its trousers on; another shirt ends it', () => {
-  const bench = freshAtHand({ ...wardrobe, outfits: [outfit] });
-  assert.deepEqual([bench.outfit?.label, bench.shirt.id, bench.jacket], ['Supper', 's1', null]);
-  assert.deepEqual([bench.question.client.frontDropMm, bench.question.client.beltHeightMm], [470, 50]);
-  assert.equal(withShirt(bench, { ...shirt, id: 's2' }).outfit, null);
+  const atHand = freshAtHand({ ...wardrobe, outfits: [outfit] });
+  assert.deepEqual([atHand.outfit?.label, atHand.shirt.id, atHand.jacket], ['Supper', 's1', null]);
+  assert.deepEqual([atHand.question.client.frontDropMm, atHand.question.client.beltHeightMm], [470, 50]);
+  assert.equal(withShirt(atHand, { ...shirt, id: 's2' }).outfit, null);
 });
 
-test('a client brings his habits: his knot, his likings, his aim on his belt', () => {
+test('a client brings a knot of their own, their preferences, and their aim on their belt', () => {
   const habits = { ownKnot: 'Lo Ci Ro Li Co T', symmetry: 'relaxed', neckBand: 'tolerated', practice: 'new', aim: 'belt-middle' } as const;
-  const bench = withClient(freshAtHand(wardrobe), { ...client, ...habits, beltHeightMm: 40 }, wardrobe);
-  assert.equal(bench.knot, 'Lo Ci Ro Li Co T');
-  const { symmetry, neckBand, practice, knots } = bench.question.taste;
-  assert.deepEqual([symmetry, neckBand, practice, knots], ['relaxed', 'tolerated', 'new', 'named']);
-  assert.deepEqual([bench.aim, bench.question.aim.offsetMm], ['belt-middle', 20]);
-  const unnamed = withClient(bench, { ...client, ownKnot: 'Lo Ri Lo Ri Co T' }, wardrobe);
-  assert.deepEqual(unnamed.question.taste.also, ['Lo Ri Lo Ri Co T'], 'a knot without a name is looked at besides those that have one');
+  const atHand = withClient(freshAtHand(wardrobe), { ...client, ...habits, beltHeightMm: 40 }, wardrobe);
+  assert.equal(atHand.knot, 'Lo Ci Ro Li Co T');
+  const { symmetry, neckBand, practice } = atHand.question.liking;
+  assert.deepEqual([symmetry, neckBand, practice, atHand.question.search.knots], ['relaxed', 'tolerated', 'new', 'named']);
+  assert.deepEqual([atHand.aim, atHand.question.aim.offsetMm], ['belt-middle', 20]);
+  const unnamed = withClient(atHand, { ...client, ownKnot: 'Lo Ri Lo Ri Co T' }, wardrobe);
+  assert.deepEqual(unnamed.question.search.also, ['Lo Ri Lo Ri Co T'], 'a knot without a name is looked at besides those that have one');
 });
 
 test('a client who was never measured has empty fields, not wrong ones', () => {
-  const bench = withClient(freshAtHand(wardrobe), { ...client, measures: [] }, wardrobe);
-  assert.deepEqual([bench.question.client.heightMm, bench.question.client.neckMm, bench.question.client.frontDropMm], ['', '', null]);
+  const atHand = withClient(freshAtHand(wardrobe), { ...client, measures: [] }, wardrobe);
+  assert.deepEqual([atHand.question.client.heightMm, atHand.question.client.neckMm, atHand.question.client.frontDropMm], ['', '', null]);
   assert.deepEqual(
-    checkPlanQuestion(bench.question).faults?.map(({ path }) => path),
+    checkPlanQuestion(atHand.question).faults?.map(({ path }) => path),
     ['client.heightMm', 'client.neckMm'],
   );
 });
 
-test('a fresh bench dresses the first client in what is his own', () => {
-  const bench = freshAtHand(wardrobe);
-  assert.deepEqual([bench.client.id, bench.shirt.id, bench.jacket?.id, bench.tie.id], ['c1', 's1', 'j1', 't1']);
-  assert.deepEqual(bench.cloth, { tie: ['#8c2230'], shirt: '#ffffff', jacket: '#222244' });
-  assert.equal(bench.question.jacket?.waistcoat, true);
-  assert.ok(checkPlanQuestion(bench.question).value);
+test('what is fresh at hand dresses the first client in what is their own', () => {
+  const atHand = freshAtHand(wardrobe);
+  assert.deepEqual([atHand.client.id, atHand.shirt.id, atHand.jacket?.id, atHand.tie.id], ['c1', 's1', 'j1', 't1']);
+  assert.deepEqual(atHand.colours, { tie: ['#8c2230'], shirt: '#ffffff', jacket: '#222244' });
+  assert.equal(atHand.question.jacket?.waistcoat, true);
+  assert.ok(checkPlanQuestion(atHand.question).value);
 });
 
-test('a studio that keeps nothing has a bench with usual measures', () => {
-  const bench = freshAtHand({ ...wardrobe, client: null, shirts: [], jackets: [], ties: [] });
-  assert.deepEqual([bench.client.id, bench.client.label, bench.jacket], [null, 'Walk-in', null]);
-  assert.ok(checkPlanQuestion(bench.question).value);
+test('a studio that keeps nothing has usual measures at hand', () => {
+  const atHand = freshAtHand({ ...wardrobe, client: null, shirts: [], jackets: [], ties: [] });
+  assert.deepEqual([atHand.client.id, atHand.client.label, atHand.jacket], [null, 'Walk-in', null]);
+  assert.ok(checkPlanQuestion(atHand.question).value);
 });
 
-test('another client keeps the shirt and tie at hand where he has none, but takes the jacket off', () => {
-  const bench = withClient(freshAtHand(wardrobe), other, wardrobe);
-  assert.deepEqual([bench.client.id, bench.shirt.id, bench.jacket, bench.tie.id], ['c2', 's1', null, 't1']);
-  assert.equal(bench.question.client.frontDropMm, null);
-  assert.equal(bench.cloth.jacket, null);
+test('another client keeps the shirt and tie at hand where they have none, but takes the jacket off', () => {
+  const atHand = withClient(freshAtHand(wardrobe), other, wardrobe);
+  assert.deepEqual([atHand.client.id, atHand.shirt.id, atHand.jacket, atHand.tie.id], ['c2', 's1', null, 't1']);
+  assert.equal(atHand.question.client.frontDropMm, null);
+  assert.equal(atHand.colours.jacket, null);
 });
 
 test('a new client starts without the knot and the note of the one before', () => {
-  const bench = withClient({ ...freshAtHand(wardrobe), knot: 'Li Ro Li Co T', note: 'his' }, other, wardrobe);
-  assert.deepEqual([bench.knot, bench.note], [null, '']);
+  const atHand = withClient({ ...freshAtHand(wardrobe), knot: 'Li Ro Li Co T', note: 'his' }, other, wardrobe);
+  assert.deepEqual([atHand.knot, atHand.note], [null, '']);
 });
 
 test('each piece is exchanged by itself', () => {
-  const bench = freshAtHand(wardrobe);
-  const tied = withTie(bench, house);
-  assert.deepEqual([tied.tie.label, tied.question.tie.bladeMm, tied.cloth.tie], ['House', 60, ['#123456', '#ffffff']]);
-  assert.equal(tied.question.shirt, bench.question.shirt);
-  const shirted = withShirt(bench, { ...shirt, id: 's9', collarSpreadMm: 140, colour: '#eeeeee' });
-  assert.deepEqual([shirted.question.shirt.collarSpreadMm, shirted.cloth.shirt, shirted.cloth.tie], [140, '#eeeeee', bench.cloth.tie]);
-  assert.equal(withJacket(bench, null).question.jacket, null);
-  const aimed = withAim(bench, 'belt-middle');
+  const atHand = freshAtHand(wardrobe);
+  const tied = withTie(atHand, house);
+  assert.deepEqual([tied.tie.label, tied.question.tie.bladeMm, tied.colours.tie], ['House', 60, ['#123456', '#ffffff']]);
+  assert.equal(tied.question.shirt, atHand.question.shirt);
+  const shirted = withShirt(atHand, { ...shirt, id: 's9', collarSpreadMm: 140, colour: '#eeeeee' });
+  assert.deepEqual([shirted.question.shirt.collarSpreadMm, shirted.colours.shirt, shirted.colours.tie], [140, '#eeeeee', atHand.colours.tie]);
+  assert.equal(withJacket(atHand, null).question.jacket, null);
+  const aimed = withAim(atHand, 'belt-middle');
   assert.deepEqual([aimed.aim, aimed.question.aim.offsetMm], ['belt-middle', 18]);
 });
 
@@ -148,17 +151,19 @@ test('only the measures go into the question, not the record around them', () =>
   assert.deepEqual(Object.keys(question.client).sort(), [
     'beltHeightMm',
     'blade',
+    'crossedLoopMm',
     'crossingGapMm',
     'front',
     'frontDropHow',
     'frontDropMm',
     'heightMm',
     'neckMm',
+    'openLoopMm',
   ]);
   assert.ok(!('label' in question.tie) && !('colours' in question.tie));
 });
 
-test('a saved fitting lays the bench out as it was, with its aim by name where it has one', () => {
+test('a saved fitting stands at hand as it was, with its aim by name where it has one', () => {
   const before = withAim(freshAtHand(wardrobe), 'finger-above');
   const { value } = checkPlanQuestion(before.question);
   assert.ok(value);
@@ -172,15 +177,27 @@ test('a saved fitting lays the bench out as it was, with its aim by name where i
     shirtLabel: 'White',
     jacketLabel: 'Navy',
     tieLabel: 'Red',
-    cloth: before.cloth,
+    cloth: before.colours,
     request: completeRequest(value),
     knot: 'Li Ro Li Co T',
     answer: plan(value).knots[0]!,
     note: 'a note',
     createdAt: '2026-10-30T17:20:00Z',
+    personId: null,
+    personName: null,
+    answerVersion,
   };
   const opened = atHandOfFitting(fitting);
-  assert.deepEqual(opened, { ...before, knot: 'Li Ro Li Co T', note: 'a note' });
+  assert.deepEqual(opened, { ...before, knot: 'Li Ro Li Co T', note: 'a note', question: { ...before.question, calibration: uncalibrated } });
   const odd = atHandOfFitting({ ...fitting, request: { ...fitting.request, aim: { offsetMm: 3, aboveMm: 4, belowMm: 5 } } });
   assert.equal(odd.aim, 'own');
+});
+
+test('where the stylist ties, the habits of whoever is dressing count; where the client ties, the client’s own', () => {
+  const person = { ...kinds.people.fresh, ...kept, id: 'p', name: 'Margit', blade: 'left', gapMm: 30 } as const;
+  const dressed = { ...wardrobe, studio: { ...studio, person } };
+  const tiedBy = (who: ClientRecord['tiedBy']) => freshAtHand({ ...dressed, client: { ...client, tiedBy: who } }).question.client;
+  assert.deepEqual([tiedBy('stylist').blade, tiedBy('stylist').crossingGapMm], ['left', 30]);
+  assert.deepEqual([tiedBy('client').blade, tiedBy('client').crossingGapMm], ['right', 10]);
+  assert.equal(freshAtHand({ ...dressed, client: null }).question.client.blade, 'left', 'a walk-in is tied by the stylist');
 });

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { randomUUID } from 'node:crypto';
 import { after, before, test } from 'node:test';
 import type { ExchangeFile, ImportReport } from '../../src/contract/exchange/report.ts';
-import { kinds } from '../../src/contract/records/kinds.ts';
+import { kinds } from '../../src/contract/records/kinds/index.ts';
 import { type App, startApp } from '../support/app.ts';
 
 /** Text that breaks careless writers: quotes, lines, emoji, right-to-left, formulas, apostrophes, separators. */
@@ -140,7 +140,7 @@ test('all or nothing: one line at fault keeps every other out, and each is told 
       [5, 'fault'],
     ],
   );
-  assert.match(report.lines[1]!.details.join(' '), /Height cannot be 1\.7 cm.*not a length: “tall”.*must be one of: right, left/s);
+  assert.match(report.lines[1]!.details.join(' '), /not a length: “tall”.*Height can’t be 1\.7 cm.*must be one of: right, left/s);
   assert.equal((await (await fetch(`${app.address}/api/clients?find=good+one`)).json()).total, 0);
 });
 
@@ -157,8 +157,8 @@ test('a change by table: the record is found by its identifier, and only what di
 test('files that are none of ours are refused in words', async () => {
   const faults = async (name: ExchangeFile, text: string) => (await into(name, text, true)).faults.join(' ');
   assert.match(await faults('ties.csv', ''), /The file is empty/);
-  assert.match(await faults('ties.csv', 'a,b\n1,2\n'), /names none of the columns/);
-  assert.match(await faults('ties.csv', 'label,label\nx,y\n'), /“label” stands there twice/);
+  assert.match(await faults('ties.csv', 'a,b\n1,2\n'), /names none of these columns/);
+  assert.match(await faults('ties.csv', 'label,label\nx,y\n'), /“label” is there twice/);
   assert.match(await faults('ties.csv', 'label,note\n"open,x\n'), /quotation mark/);
   assert.match(await faults('clients.vcf', 'hello'), /no contact card/);
   assert.match(await faults('studio.json', '{"a":'), /not complete JSON/);
@@ -173,7 +173,7 @@ test('names that are looked up must be there, and be one', async () => {
   assert.deepEqual(
     report.lines.map(({ action, details }) => [action, details.join('')]),
     [
-      ['fault', 'Belongs to: 2 clients are called “Same Name”; give the identifier.'],
+      ['fault', 'Belongs to: 2 clients are called “Same Name”; enter the identifier.'],
       ['fault', 'Belongs to: no client is called “Nobody”.'],
       ['add', ''],
     ],

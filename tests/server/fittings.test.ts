@@ -87,23 +87,24 @@ test('a bad fitting is refused with every fault at once, and nothing is kept', a
   const { status, body } = await save({
     ...draft(),
     clientName: '',
-    cloth: { tie: [], shirt: 'white' },
+    cloth: { tie: ['red'], shirt: 'white' },
     question: { ...question, tie: { ...tieB, bladeMm: 3 } },
   });
   assert.equal(status, 400);
   assert.deepEqual(body.error.fields.map(({ path }: { path: string }) => path).sort(), [
     'clientName',
     'cloth.shirt',
-    'cloth.tie',
+    'cloth.tie.0',
     'question.tie.bladeMm',
   ]);
   assert.equal((await list()).length, before);
 });
 
-test('a knot that cannot be worn, or is none, is not saved', async () => {
-  const impossible = await save(draft({ knot: 'Lo Ri Co T' }));
+test('a knot that won’t work, or is none, is not saved', async () => {
+  const { question: asked } = draft({});
+  const impossible = await save(draft({ knot: 'Lo Ri Co T', question: { ...asked, tie: { ...asked.tie, lengthMm: 1900 } } }));
   assert.equal(impossible.status, 400);
-  assert.match(impossible.body.error.message, /Cannot be done: the narrow end would show below the blade/);
+  assert.match(impossible.body.error.message, /Won’t work: /);
   assert.equal((await save(draft({ knot: 'Granny' }))).status, 400);
 });
 
@@ -117,7 +118,7 @@ test('an id that does not exist, or is none, is not found', async () => {
   for (const id of [randomUUID(), 'nonsense', '1%27%20or%201=1']) {
     const response = await open(id);
     assert.equal(response.status, 404, id);
-    assert.equal((await response.json()).error.message, 'There is no such fitting.');
+    assert.equal((await response.json()).error.message, 'This fitting was not found.');
   }
 });
 

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { isConnectionLoss } from '../../src/server/database.ts';
-import { readJson } from '../../src/server/http/body.ts';
+import { bytesUnderLimit, type Content, contentOf } from '../../src/server/http/body.ts';
 import { checkManner, checkMaxMoves } from '../../src/server/http/knotQuery.ts';
 import { invalid, notFound, Problem } from '../../src/server/http/problem.ts';
 
@@ -12,18 +12,27 @@ const post = (body: BodyInit, headers: Record<string, string> = {}) =>
     body,
     duplex: 'half',
   } as RequestInit);
-const refused = (request: Request, status: number, code: string) =>
-  assert.rejects(readJson(request), (error: unknown) => error instanceof Problem && error.status === status && error.code === code);
+const mostBytes = 256 * 1024;
+const read = async (request: Request, content: Content = 'json') => contentOf(content, request, await bytesUnderLimit(request, mostBytes));
+const refused = (request: Request, status: number, code: string, content: Content = 'json') =>
+  assert.rejects(read(request, content), (error: unknown) => error instanceof Problem && error.status === status && error.code === code);
 
 test('JSON is read, whatever it is called', async () => {
-  assert.deepEqual(await readJson(post('{"a":[1]}')), { a: [1] });
-  assert.deepEqual(await readJson(post('7', { 'content-type': 'application/problem+json; charset=utf-8' })), 7);
+  assert.deepEqual(await read(post('{"a":[1]}')), { a: [1] });
+  assert.deepEqual(await read(post('7', { 'content-type': 'application/problem+json; charset=utf-8' })), 7);
 });
 
 test('what is no JSON is refused', async () => {
   await refused(post('a=1', { 'content-type': 'text/plain' }), 415, 'not-json');
   await refused(post('  '), 400, 'empty-body');
   await refused(post('{"a":'), 400, 'bad-json');
+});
+
+test('an endpoint takes the one type it takes, which a foreign page can’t send unasked', async () => {
+  for (const type of ['text/plain', 'text/csv', 'application/x-www-form-urlencoded', 'multipart/form-data; boundary=x'])
+    await refused(post('a,b', { 'content-type': type }), 415, 'not-a-file', 'file');
+  assert.equal(await read(post('a,b', { 'content-type': 'application/octet-stream' }), 'file'), 'a,b');
+  await refused(post('{}', { 'content-type': 'application/octet-stream' }), 415, 'not-json');
 });
 
 test('a body too large is refused also when it does not say how large it is', async () => {
@@ -40,10 +49,10 @@ test('a body too large is refused also when it does not say how large it is', as
 
 test('faults make one sentence, and the body every refusal has', () => {
   const one = invalid([{ path: 'a', message: 'A is wrong.' }]);
-  assert.equal(one.message, 'One thing is not right: A is wrong.');
+  assert.equal(one.message, '1 error: A is wrong.');
   assert.deepEqual(one.body, { error: { code: 'invalid', message: one.message, fields: [{ path: 'a', message: 'A is wrong.' }] } });
-  assert.match(invalid([...one.fields, { path: 'b', message: 'B too.' }]).message, /^2 things are not right: A is wrong\. B too\.$/);
-  assert.deepEqual([notFound('tie').status, notFound('tie').message], [404, 'There is no such tie.']);
+  assert.match(invalid([...one.fields, { path: 'b', message: 'B too.' }]).message, /^2 errors: A is wrong\. B too\.$/);
+  assert.deepEqual([notFound('tie').status, notFound('tie').message], [404, 'This tie was not found.']);
 });
 
 test('a lost connection is told from a wrong statement', () => {

@@ -39,7 +39,8 @@ test('the knots, with what follows from each word', async () => {
     active: 'blade',
     finish: 'tuck',
     startSeam: 'in',
-    names: ['four-in-hand'],
+    names: ['Four-in-hand'],
+    described: false,
   });
   const open = await (await fetch(`${app.address}/api/knots?maxMoves=4&manner=open`)).json();
   assert.deepEqual(
@@ -69,7 +70,7 @@ test('a bad question gets 400 with every fault at once', async () => {
   assert.equal(status, 400);
   assert.equal(body.error.code, 'invalid');
   assert.deepEqual(body.error.fields.map(({ path }: { path: string }) => path).sort(), ['client.heightMm', 'client.neckMm', 'tie.bladeMm']);
-  assert.match(body.error.message, /^3 things are not right: /);
+  assert.match(body.error.message, /^3 errors: /);
 });
 
 const broken: readonly [what: string, body: string, type: string, status: number, code: string][] = [

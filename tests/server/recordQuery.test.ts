@@ -14,7 +14,7 @@ test('an address speaks of a kind of record, or of nothing', () => {
   refuses(() => kindOf('dragons', url), 404);
   refuses(() => kindOf(undefined, url), 404);
   refuses(() => kindOf('constructor', url), 404);
-  assert.match(nothingAt(url).message, /nothing at \/api\/dragons/);
+  assert.match(nothingAt(url).message, /\/api\/dragons was not found/);
 });
 
 test('a list’s query is read, with what is usual where nothing was said', () => {
@@ -48,6 +48,6 @@ test('a refusal brings along what is kept now only where another change came bet
       { path: 'a', message: 'A.' },
       { path: 'b', message: 'B.' },
     ]).message,
-    /^2 things are not right: A\. B\.$/,
+    /^2 errors: A\. B\.$/,
   );
 });

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { randomUUID } from 'node:crypto';
 import { after, before, test } from 'node:test';
 import type { ProblemBody } from '../../src/contract/problem.ts';
-import { kinds } from '../../src/contract/records/kinds.ts';
+import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { ClientRecord, Kind, Page, RecordOf, Wardrobe } from '../../src/contract/records/records.ts';
 import { type App, startApp } from '../support/app.ts';
 
@@ -59,7 +59,7 @@ test('everything at fault is told at once, in words and in the reader’s unit',
   assert.equal(status, 400);
   const fields = Object.fromEntries(body.error.fields.map(({ path, message }) => [path, message]));
   assert.deepEqual(Object.keys(fields).sort(), ['bladeMm', 'label', 'shares']);
-  assert.match(fields['bladeMm']!, /cannot be 35 3\/8 in/);
+  assert.match(fields['bladeMm']!, /can’t be 35 3\/8 in/);
   const other = await send('POST', '/api/ties', fresh('ties', { label: 'X', neckMm: 60, tailMm: 50, shares: [60, 40] }));
   assert.deepEqual(other.body.error.fields.map(({ path }) => path).sort(), ['shares', 'tailMm']);
 });
@@ -135,9 +135,9 @@ test('the studio names a knot once, by its canonical word', async () => {
   const named = await send<RecordOf['namings']>('POST', '/api/namings', fresh('namings', { label: 'Tar rope', word: 'li-ro-li-ro-li-co' }));
   assert.deepEqual([named.status, named.body.word], [201, 'Li Ro Li Ro Li Co T']);
   const again = await send('POST', '/api/namings', fresh('namings', { label: 'Other', word: 'Li Ro Li Ro Li Co T' }));
-  assert.deepEqual([again.status, again.body.error.message], [400, 'One thing is not right: The studio has a name for this knot already.']);
+  assert.deepEqual([again.status, again.body.error.message], [400, '1 error: The studio has a name for this knot already.']);
   const wrong = await send('POST', '/api/namings', fresh('namings', { label: 'Wrong', word: 'Li Li' }));
-  assert.match(wrong.body.error.message, /“Li Li” is no knot: Move 2 stays at the left/);
+  assert.match(wrong.body.error.message, /“Li Li” is not a knot: Move 2 stays at the left/);
   const empty = await send('POST', '/api/namings', fresh('namings', { label: 'Empty' }));
   assert.match(empty.body.error.message, /Knot: enter its moves/);
 });

@@ -6,7 +6,8 @@ import { after, before, test } from 'node:test';
 import { loadDemo } from '../../db/demo/load.ts';
 import { root } from '../../scripts/machine/paths.ts';
 import { planClient, planShirt } from '../../src/contract/records/asWorn.ts';
-import { fieldsOf, kindCodes } from '../../src/contract/records/kinds.ts';
+import { fieldsOf } from '../../src/contract/records/kinds/index.ts';
+import { kindCodes } from '../../src/contract/records/kindWords.ts';
 import { plan } from '../../src/core/index.ts';
 import { measures } from '../../src/core/measures/measures.ts';
 import { fabricCodes } from '../../src/core/tie/fabrics.ts';
@@ -58,6 +59,8 @@ test('the database holds every length to the range the forms do', async () => {
   const tables = { client: 'clients', shirt: 'shirts', jacket: 'jackets', tie: 'ties' } as const;
   for (const [group, name] of Object.entries(tables) as [keyof typeof tables, string][]) {
     for (const [key, { minMm, maxMm }] of Object.entries(measures[group])) {
+      // The loops belong to a question, and are not kept with a client yet.
+      if (/LoopMm$/.test(key)) continue;
       const isTaken = group === 'client' && taken.includes(key);
       const column = isTaken ? 'mm' : key.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
       const set = (mm: number) =>
@@ -97,7 +100,8 @@ test('cloths and patterns are those of the core', async () => {
 
 test('colours, buttons, words and owners are held too', async () => {
   await rejected(sql`update ties set colours = ${['red']}`);
-  await rejected(sql`update ties set colours = ${[]}`);
+  await sql`update ties set colours = ${[]}, shares = null`;
+  await sql`update shirts set colour = null`;
   await rejected(sql`update shirts set buttons_mm = ${[5, 100]}`);
   await rejected(sql`update shirts set colour = 'white'`);
   await rejected(sql`update clients set name = '  '`);
@@ -133,11 +137,11 @@ test('the demo studio is as varied as it should be, with its hard cases', async 
         shirt: planShirt(ownOf(shirts)),
         jacket: { ...ownOf(jackets), worn: 'open' },
         tie: ownOf(ties),
-        taste: { knots: 'all' },
+        search: { knots: 'all' },
       }).knots;
     };
-    assert.ok(planFor('Pell Ambry').every(({ tailFault }) => tailFault.kind === 'peeps-out'));
-    assert.ok(planFor('Osric Hallowtide').some(({ tailFault }) => tailFault.kind === 'too-short'));
+    assert.ok(planFor('Pell Ambry').every(({ refusal }) => refusal?.code === 'tail-below-blade'));
+    assert.ok(planFor('Osric Hallowtide').some(({ refusal }) => refusal?.code === 'tail-too-short'));
   } finally {
     await own.end();
     await fresh.drop();

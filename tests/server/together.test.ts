@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { after, before, test } from 'node:test';
 import type { ImportReport } from '../../src/contract/exchange/report.ts';
 import type { ProblemBody } from '../../src/contract/problem.ts';
-import { kinds } from '../../src/contract/records/kinds.ts';
+import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { ClientRecord, Page, TieRecord } from '../../src/contract/records/records.ts';
 import { type App, startApp } from '../support/app.ts';
 
@@ -24,7 +24,7 @@ const put = async (path: string, body: unknown) => {
 const list = async <T>(path: string): Promise<Page<T>> => (await fetch(app.address + path)).json();
 const bring = async (file: string, text: string, apply = true): Promise<ImportReport> =>
   (
-    await fetch(`${app.address}/api/import/${file}?apply=${apply}`, { method: 'POST', headers: { 'content-type': 'text/csv' }, body: text })
+    await fetch(`${app.address}/api/import/${file}?apply=${apply}`, { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: text })
   ).json();
 
 test('of many who change one record at once exactly one gets through, and its change is what is kept', async () => {
@@ -88,7 +88,7 @@ test('a file that leans on itself is brought in in the right order; one that lea
   const lost = { ...file, clients: [], ties: [], squares: [{ ...file.squares[0], id: randomUUID(), tieId: randomUUID() }] };
   const refused = await bring('studio.json', JSON.stringify(lost));
   assert.equal(refused.applied, false);
-  assert.match(refused.lines.at(-1)!.details.join(' '), /Sold in a set with: this tie is neither kept nor in the file/);
+  assert.match(refused.lines.at(-1)!.details.join(' '), /Sold in a set with: this tie is neither on record nor in the file/);
 });
 
 test('a line that names the same record twice is told, not silently the last one taken', async () => {
@@ -106,7 +106,7 @@ test('bringing in while the records are out of reach says so and changes nothing
   try {
     const response = await fetch(`${app.address}/api/import/ties.csv?apply=true`, {
       method: 'POST',
-      headers: { 'content-type': 'text/csv' },
+      headers: { 'content-type': 'application/octet-stream' },
       body: 'label,length_mm,blade_mm,thickness_mm\nLost at sea,1480,80,3\n',
     });
     assert.equal(response.status, 503);

@@ -1,5 +1,6 @@
-import { type Fineness, formatFigure, formatSpan, type LengthUnit, unitLabel } from '../../core/units/length.ts';
-import type { BriefCell, BuyingBrief, LengthRange } from '../../core/wardrobe/buyingBrief.ts';
+import { formatFigure, type LengthUnit, unitLabel } from '../../core/units/length.ts';
+import type { BriefCell, BuyingBrief } from '../../core/wardrobe/buyingBrief.ts';
+import { rangeInWords } from '../../core/wardrobe/rangeInWords.ts';
 import { inkColour } from '../sheet/ink.ts';
 import { Note } from '../sheet/Note.tsx';
 import { Sheet, useMmPerPx } from '../sheet/Sheet.tsx';
@@ -45,10 +46,9 @@ export function BriefWindow({ brief, units, lapelMm, tie, className }: BriefWind
   );
 }
 
-function describe({ bladeMm, thicknessMm, lengthMm }: BuyingBrief, units: LengthUnit): string {
+function describe({ bladeMm, thicknessMm, lengthMm, searched }: BuyingBrief, units: LengthUnit): string {
   if (!bladeMm || !thicknessMm || !lengthMm) return 'No width and thickness of tie would serve this outfit.';
-  const say = ({ min, max }: LengthRange, fineness?: Fineness) => formatSpan(min, max, units, fineness);
-  return `Ties that would serve: blade ${say(bladeMm)}, thickness ${say(thicknessMm, 'thickness')}, length ${say(lengthMm)}.`;
+  return `Ties that would serve: blade ${rangeInWords(bladeMm, searched.bladeMm, units)}, thickness ${rangeInWords(thicknessMm, searched.thicknessMm, units, 'thickness')}, length ${rangeInWords(lengthMm, searched.lengthMm, units)}.`;
 }
 
 interface CellsProps {

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { KnotPlan, PlanRequest } from '../../core/index.ts';
 import type { FabricLook } from '../../core/tie/fabricLook.ts';
-import { formatFigure, formatLength, mmPerInch } from '../../core/units/length.ts';
+import { formatFigure, formatLength, mmPerInch, roughly } from '../../core/units/length.ts';
 import { FabricDefs } from '../fabric/FabricDefs.tsx';
 import { fabricFill } from '../fabric/fabricFill.ts';
 import { type Pt, polygon } from '../geometry/path.ts';
@@ -30,7 +30,7 @@ export function Walk({ id, request, plan, cloth, aspect, className, children }: 
   const width = tie.lengthMm + 2 * marginMm;
   const height = width * aspect;
   const layout = walkLayout(request, plan);
-  const say = (mm: number) => formatLength(mm, units);
+  const say = (mm: number) => formatLength(roughly(mm, units), units);
   const label = `The tie laid flat, from the tail tip: ${layout.stretches.map((s) => `${s.label} ${say(s.toMm - s.fromMm)}`).join(', ')}. Held at the collar button ${say(layout.atButtonMm)} from the tail tip.`;
   return (
     <Sheet box={{ x: -marginMm, y: -height / 2, width, height }} label={label} {...(className === undefined ? {} : { className })}>
@@ -98,7 +98,7 @@ function StretchMark({ stretch, units, y }: { readonly stretch: Stretch; readonl
         strokeDasharray={`${2 * mmPerPx} ${3 * mmPerPx}`}
       />
       <Note x={(fromMm + toMm) / 2} y={lineY - 9 * mmPerPx} anchor="middle" ink="follows" size={code === 'tail' ? 17 : 14} figure>
-        {formatFigure(toMm - fromMm, units)}
+        {formatFigure(roughly(toMm - fromMm, units), units)}
         <tspan fill="var(--color-soft)" fontSize={12 * mmPerPx} dx={5 * mmPerPx} className="words">
           {label}
         </tspan>

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import { landmarksOf } from '../../core/body/landmarks.ts';
-import { formatFigure, formatLength } from '../../core/units/length.ts';
+import { formatFigure, formatLength, roughly } from '../../core/units/length.ts';
 import { collarLeaves } from '../collar/leaves.ts';
 import { viewLabels } from '../geometry/view.ts';
 import { Dimension } from '../sheet/Dimension.tsx';
@@ -42,7 +42,7 @@ export function FrontFigure({ className, children, ...wearer }: FrontFigureProps
 }
 
 function describe({ request, plan, stage }: Omit<WearerProps, 'bottomMm'>): string {
-  const say = (mm: number) => formatLength(mm, request.units);
+  const say = (mm: number) => formatLength(roughly(mm, request.units), request.units);
   const belt = `Belt top ${say(frontDropOf(request.client).meanMm)} below the collar button.`;
   return stage === 'tied'
     ? `Front view, tied: the blade tip should end ${say(plan.tip.dropMm)} below the collar button (±${say(plan.tip.sdMm)}). ${belt}`
@@ -94,10 +94,10 @@ function Ends({ request, plan, view }: Omit<WearerProps, 'bottomMm'>) {
     <g>
       <Dimension from={[lineX, 0]} to={[lineX, dropMm]} ink="follows" />
       <Note x={setX} y={dropMm + 19 * mmPerPx} ink="follows" anchor="middle" size={19} figure>
-        {formatFigure(dropMm, units)}
+        {formatFigure(roughly(dropMm, units), units)}
       </Note>
       <Note x={-setX} y={otherMm + 16 * mmPerPx} ink="follows" anchor="middle" size={14} figure>
-        {formatFigure(otherMm, units)}
+        {formatFigure(roughly(otherMm, units), units)}
       </Note>
     </g>
   );

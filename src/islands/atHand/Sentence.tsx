@@ -41,7 +41,7 @@ export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
   };
 
   return (
-    <div className="flex flex-wrap items-center gap-x-1.5 gap-y-1 text-lg">
+    <div className="flex flex-wrap items-center gap-x-1.5 gap-y-1 2xl:text-lg">
       <RecordChooser kind="clients" label="Client" value={values.client.id} placeholder={values.client.label} onChoose={takeClient} />
       {fetching && (
         <span role="status" className="text-soft">

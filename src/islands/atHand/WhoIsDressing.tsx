@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { User } from 'lucide-react';
 import { firstOfList } from '../../contract/answerKeys.ts';
 import type { Given } from '../../contract/given.ts';
 import { personCookie } from '../../contract/preferences.ts';
@@ -20,9 +21,11 @@ export function WhoIsDressing() {
   }
   return (
     <label className="flex min-h-9 items-center gap-1.5">
-      <span className="text-note text-soft">Dressing:</span>
+      <User aria-hidden className="size-4 text-soft" />
+      <span className="sr-only">Who is dressing</span>
       <select
-        className="h-9 max-w-40 border-b-2 border-set/40 bg-transparent text-set"
+        title="Who is dressing"
+        className="h-9 max-w-36 border-b-2 border-set/40 bg-transparent text-set"
         value={studio.person?.id ?? ''}
         onChange={(event) => {
           keepCookie(personCookie, event.target.value);
@@ -30,7 +33,7 @@ export function WhoIsDressing() {
           location.reload();
         }}
       >
-        <option value="">nobody chosen</option>
+        <option value="">Who is dressing?</option>
         {people.map(({ id, name }) => (
           <option key={id} value={id}>
             {name}

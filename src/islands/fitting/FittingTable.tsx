@@ -87,10 +87,10 @@ export function FittingTable() {
   return (
     <>
       <div className="flex print:hidden min-h-screen flex-col lg:h-screen">
-        <header className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1 px-5 pt-2">
+        <header className="flex flex-wrap items-center justify-between gap-x-4 px-5 pt-1">
           <h1 className="sr-only">Fitting: {values.client.label}</h1>
           <p className="flex items-baseline gap-3">
-            <a href="/" className="text-2xl font-semibold tracking-tight">
+            <a href="/" className="text-xl font-semibold tracking-tight">
               Ropewalk
             </a>
             <span className="text-soft max-2xl:hidden">{studio.name}</span>
@@ -98,7 +98,7 @@ export function FittingTable() {
           <nav className="flex flex-wrap items-center gap-x-4 gap-y-1" aria-label="Views">
             <Places here="/" />
           </nav>
-          <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+          <div className="flex items-center gap-x-2">
             <WhoIsDressing />
             <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
             <span className="flex">
@@ -118,12 +118,12 @@ export function FittingTable() {
           </div>
         </header>
         {outage && <OutageNotice what="What you see is what was read last." />}
-        {opened && (
+        {opened && alive && (
           <Suspense>
             <AsSaved fitting={opened} untouched={untouched} today={chosenNow} units={units} timeZone={studio.timeZone} />
           </Suspense>
         )}
-        <div className="flex flex-wrap items-center justify-between gap-x-4 px-5 pt-1 pb-2">
+        <div className="flex flex-wrap items-center justify-between gap-x-4 px-5 pb-1.5">
           <Sentence onTurnTo={setPiece} />
           <SaveLine saving={saving} hindrance={hindrance} onSave={save} />
         </div>

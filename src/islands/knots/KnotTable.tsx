@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { capital } from '../records/words.ts';
+import { capital } from '../ui/words.ts';
 import type { Frame } from '../../core/index.ts';
 import { type MapAxis, type MapAxisCode, type MappedKnot, mapAxes } from '../../core/knotMap/mappedKnots.ts';
 import type { LengthUnit } from '../../core/units/length.ts';

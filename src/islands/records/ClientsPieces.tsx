@@ -5,7 +5,7 @@ import type { Kind } from '../../contract/records/records.ts';
 import { Swatch } from '../ui/Swatch.tsx';
 import { listQuery } from '../wire/queries.ts';
 import { coloursOf } from './coloursOf.ts';
-import { capital } from './words.ts';
+import { capital } from '../ui/words.ts';
 
 const piecesWorn = ['outfits', 'shirts', 'jackets', 'ties', 'squares'] as const satisfies readonly Kind[];
 type PieceKind = (typeof piecesWorn)[number];

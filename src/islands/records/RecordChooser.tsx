@@ -5,7 +5,7 @@ import type { Kind } from '../../contract/records/records.ts';
 import { Chooser } from '../ui/Chooser.tsx';
 import { listQuery } from '../wire/queries.ts';
 import { coloursOf } from './coloursOf.ts';
-import { capital } from './words.ts';
+import { capital } from '../ui/words.ts';
 
 interface RecordChooserProps {
   readonly kind: Kind;

@@ -41,5 +41,5 @@ function sideSeen(turn: number): string {
   const side = Math.abs(turn);
   if (side < 25) return 'from the front';
   if (side > 155) return 'from behind';
-  return `from his ${turn > 0 ? 'right' : 'left'}${side < 65 ? ', half turned' : ''}`;
+  return `from the wearer’s ${turn > 0 ? 'right' : 'left'}${side < 65 ? ', half turned' : ''}`;
 }

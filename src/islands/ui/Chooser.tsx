@@ -19,7 +19,7 @@ export interface ChooserProps {
 
 /** How the word looks that the list hangs from. */
 export const chooserWord =
-  'flex min-h-9 max-w-52 min-w-0 cursor-pointer items-center gap-1 border-b-2 border-set/40 px-0.5 text-left text-lg leading-tight font-medium text-set hover:border-set';
+  'flex min-h-9 max-w-44 2xl:max-w-60 min-w-0 cursor-pointer items-center gap-1 border-b-2 border-set/40 px-0.5 text-left leading-tight font-medium text-set hover:border-set';
 
 const load = () => import('./ChooserList.tsx');
 const ChooserList = lazy(() => load().then(({ ChooserList: List }) => ({ default: List })));

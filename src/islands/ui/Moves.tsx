@@ -1,6 +1,7 @@
 import { type Frame, formatKnot, parseKnot } from '../../core/index.ts';
 import { sayFrame, type View, viewLabels } from '../../drawing/geometry/view.ts';
 import { Switch } from './Switch.tsx';
+import { capital } from './words.ts';
 
 interface MovesProps {
   /** Canonical moves. */
@@ -15,12 +16,12 @@ export function Moves({ of, frame, className = '' }: MovesProps) {
 }
 
 /** What the letters of the moves mean, and whose left and right they speak of. */
-export function MovesKey({ frame }: { readonly frame: Frame }) {
+export function MovesKey({ frame, small = false }: { readonly frame: Frame; readonly small?: boolean }) {
   return (
-    <p className="flex flex-wrap items-center gap-x-2 text-note text-soft">
-      <Crossing />
+    <p className="flex items-center gap-x-2 text-note leading-snug text-soft">
+      {!small && <Crossing />}
       <span>
-        {sayFrame(frame)}. <b>L C R</b> left, centre, right; <b>i</b> toward the shirt, <b>o</b> away; <b>T</b> tuck.
+        {capital(sayFrame(frame))}. <b>L C R</b> left, centre, right; <b>i</b> toward the shirt, <b>o</b> away; <b>T</b> tuck.
       </span>
     </p>
   );
@@ -51,5 +52,5 @@ const viewChoices = (Object.keys(viewLabels) as View[]).map((key) => ({ key, lab
 
 /** Whose left and right everything speaks of. */
 export function ViewSwitch({ frame, onView }: { readonly frame: Frame; readonly onView: (view: View) => void }) {
-  return <Switch label="View" value={frame.view} choices={viewChoices} onChange={onView} />;
+  return <Switch small label="View" value={frame.view} choices={viewChoices} onChange={onView} />;
 }

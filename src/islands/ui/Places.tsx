@@ -15,7 +15,7 @@ export type Place = (typeof places)[number]['path'];
 /** The ways between the views. */
 export function Places({ here }: { readonly here?: Place }) {
   return (
-    <ul className="flex flex-wrap gap-x-4 text-lg">
+    <ul className="flex flex-wrap gap-x-2.5 text-[0.9rem]">
       {places.map(({ path, label }) => (
         <li key={path}>
           {path === here ? (

@@ -15,7 +15,7 @@ export function Tool({ label, onPress, children }: ToolProps) {
       title={label}
       disabled={!onPress}
       onClick={onPress}
-      className="flex size-10 cursor-pointer items-center justify-center hover:text-set disabled:cursor-default disabled:text-line"
+      className="flex size-9 cursor-pointer items-center justify-center hover:text-set disabled:cursor-default disabled:text-line"
     >
       {children}
     </button>

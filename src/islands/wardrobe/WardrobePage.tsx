@@ -17,7 +17,7 @@ import { coloursOf } from '../records/coloursOf.ts';
 import { FindLine } from '../records/list/FindLine.tsx';
 import { RecordList } from '../records/list/RecordList.tsx';
 import { useListing } from '../records/list/useListing.ts';
-import { capital, withArticle } from '../records/words.ts';
+import { capital, withArticle } from '../ui/words.ts';
 import { lookOf } from '../seen/dressed.ts';
 import { Link } from '../ui/Button.tsx';
 import { Swatch } from '../ui/Swatch.tsx';

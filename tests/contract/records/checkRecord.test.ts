@@ -4,7 +4,8 @@ import test from 'node:test';
 import { sayIn } from '../../../src/contract/lengths.ts';
 import { latest, planClient, planShirt } from '../../../src/contract/records/asWorn.ts';
 import { checkRecord } from '../../../src/contract/records/checkRecord.ts';
-import { fieldsOf, kindCodes, kinds } from '../../../src/contract/records/kinds.ts';
+import { kindCodes } from '../../../src/contract/records/kindWords.ts';
+import { fieldsOf, kinds } from '../../../src/contract/records/kinds/index.ts';
 import type { Kind, TakenMeasure } from '../../../src/contract/records/records.ts';
 import { sayValue } from '../../../src/contract/records/sayValue.ts';
 import { layouts } from '../../../src/islands/records/form/layout.ts';
@@ -61,7 +62,7 @@ test('shares say what they make up, and what each of them may be', () => {
     (checkRecord('squares', { ...kinds.squares.fresh, label: 'X', id: randomUUID(), colours, shares }, 'cm').faults ?? []).map(
       ({ message }) => message,
     );
-  assert.deepEqual(said([50, 15]), ['The shares must make up 100 %, not 65 %.']);
+  assert.deepEqual(said([50, 15]), ['The shares must add up to 100%, not 65%.']);
   assert.ok(said([0, 100]).includes('Each share is a whole number from 1 to 100.'));
   assert.ok(said([33.3, 66.7]).includes('Each share is a whole number from 1 to 100.'));
   assert.deepEqual(said([100]), ['Each colour has one share.']);
@@ -72,7 +73,7 @@ test('shares say what they make up, and what each of them may be', () => {
 test('a knot may be entered as it is written; what is no knot says which move is wrong', () => {
   const check = (ownKnot: string) => checkRecord('clients', { ...kinds.clients.fresh, name: 'X', id: randomUUID(), ownKnot }, 'cm');
   assert.equal(check('lo ri co').value?.ownKnot, 'Lo Ri Co T');
-  assert.match(check('Li Li Co T').faults?.[0]?.message ?? '', /“Li Li Co T” is no knot: /);
+  assert.match(check('Li Li Co T').faults?.[0]?.message ?? '', /“Li Li Co T” is not a knot: /);
 });
 
 test('the latest taking counts; an outfit’s trousers set the belt line', () => {

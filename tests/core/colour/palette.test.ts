@@ -3,7 +3,8 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { sharesOf, supposedShares } from '../../../src/core/colour/cloth.ts';
 import { colourDifference, labOf } from '../../../src/core/colour/compare.ts';
-import { inHundredths, paletteOf } from '../../../src/core/colour/palette.ts';
+import { inHundredths } from '../../../src/core/colour/hundredths.ts';
+import { paletteOf } from '../../../src/core/colour/palette.ts';
 
 /** A picture of stripes of colour, each as wide as its share of 200 pixels, with a little noise as of woven cloth. */
 function picture(stripes: readonly (readonly [colour: string, share: number])[], noise = 0): Uint8ClampedArray {

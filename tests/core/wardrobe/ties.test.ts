@@ -18,7 +18,7 @@ test('a tie is judged by its best knot, its length, its width and its colours', 
   const judged = judgeTie(outfit, { ...tieA, colours: navy });
   assert.equal(judged.best.moves, plan(question).knots[0]?.moves);
   assert.equal(judged.widerThanLapelMm, 0);
-  assert.equal(judged.colours.reading, 'dressy');
+  assert.equal(judged.colours?.reading, 'dressy');
   assert.deepEqual(judged.reasons.map(({ code }) => code).sort(), ['collar-fill', 'colour', 'lapel', 'length']);
   const knots = plan(question).knots;
   assert.equal(judged.landing, knots.filter(({ feasible }) => feasible).length);

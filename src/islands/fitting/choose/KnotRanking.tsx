@@ -58,10 +58,10 @@ export function KnotRanking({ knots, chosen, search, frame, units, colour, onCho
           onChange={(which) => onSearch({ knots: which })}
         />
       </div>
-      <MovesKey frame={frame} />
-      <p className="pb-0.5 text-note text-soft">
-        Figures: where the {search.manner === 'narrow' ? 'blade tip' : search.manner === 'any' ? 'end that is set' : 'tail tip'} hangs,{' '}
-        {unitLabel(units)}; part of the collar edge covered, best 22–33%.
+      <MovesKey frame={frame} small />
+      <p className="pb-0.5 text-note leading-snug text-soft">
+        Figures: where to set the {search.manner === 'narrow' ? 'blade tip' : search.manner === 'any' ? 'tip' : 'tail tip'},{' '}
+        {unitLabel(units)}; part of the collar edge the knot covers, best 22–33%.
       </p>
       <div role="radiogroup" aria-label="Knots, best match first" className="min-h-0 grow overflow-y-auto">
         {families.map((family) => (

@@ -1,6 +1,7 @@
 import { greyOf } from '../../../../core/colour/compare.ts';
-import { type Fineness, formatFigure, formatLength, formatSpan, type LengthUnit, unitLabel } from '../../../../core/units/length.ts';
+import { type Fineness, formatFigure, type LengthUnit, unitLabel } from '../../../../core/units/length.ts';
 import type { BuyingBrief, LengthRange } from '../../../../core/wardrobe/buyingBrief.ts';
+import { rangeInWords } from '../../../../core/wardrobe/rangeInWords.ts';
 
 interface BriefInWordsProps {
   readonly brief: BuyingBrief;
@@ -66,7 +67,7 @@ export function BriefInWords({ brief, units, shirtColour }: BriefInWordsProps) {
             <tr key={`${blade} ${thickness}`} className="border-t border-line align-top">
               <td className="figures py-1 text-lg text-follows">{formatFigure(blade, units)}</td>
               <td className="figures py-1 text-lg text-follows">{formatFigure(thickness, units, 'thickness')}</td>
-              <td className="figures py-1 text-lg text-follows">{length && inRange(length, searched.lengthMm, units)}</td>
+              <td className="figures py-1 text-lg text-follows">{length && rangeInWords(length, searched.lengthMm, units)}</td>
               <td className="py-1.5 text-note">{knots.slice(0, 3).join(', ')}</td>
             </tr>
           ))}
@@ -89,17 +90,9 @@ function Line({ label, range, searched, units, fineness }: LineProps) {
   return (
     <>
       <dt className="text-lg">{label}</dt>
-      <dd className="figures text-3xl text-follows">{inRange(range, searched, units, fineness)}</dd>
+      <dd className="figures text-3xl text-follows">{rangeInWords(range, searched, units, fineness)}</dd>
     </>
   );
-}
-
-/** A range; where it only ends because the search does, that end is told as open: `10.8 cm or more`. */
-function inRange({ min, max }: LengthRange, searched: LengthRange, units: LengthUnit, fineness?: Fineness): string {
-  const [openBelow, openAbove] = [min <= searched.min, max >= searched.max];
-  if (openBelow && openAbove) return 'any';
-  if (openBelow) return `${formatLength(max, units, fineness)} or less`;
-  return openAbove ? `${formatLength(min, units, fineness)} or more` : formatSpan(min, max, units, fineness);
 }
 
 const mostBuys = 4;

@@ -1,0 +1,69 @@
+import compression from 'compression';
+import express, { type Express, type RequestHandler } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import helmet from 'helmet';
+import sirv from 'sirv';
+import { onlyForHosts, onlyFromHere, problem } from './refusals.ts';
+
+export interface ShellOptions {
+  /** Renders pages and answers endpoints. */
+  readonly handler: RequestHandler;
+  /** Where the files for browsers stand, beside their compressed twins. */
+  readonly filesIn: string;
+  /** The host names it answers to. */
+  readonly hosts: readonly string[];
+  /** As many requests as one address may make in a minute. */
+  readonly mostAMinute: number;
+}
+
+/** Pages bring a policy of their own, with the hashes of their few scripts. */
+const policy = {
+  'default-src': ["'self'"],
+  'img-src': ["'self'", 'blob:', 'data:'],
+  'style-src': ["'self'"],
+  'style-src-attr': ["'unsafe-inline'"],
+  'object-src': ["'none'"],
+  'base-uri': ["'none'"],
+  'frame-ancestors': ["'none'"],
+  'form-action': ["'self'"],
+};
+
+/** What stands in front of the pages: who may ask and how often, safe headers, compressed answers, files. */
+export function shellFor({ handler, filesIn, hosts, mostAMinute }: ShellOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('etag', false);
+  app.use(
+    helmet({
+      contentSecurityPolicy: { useDefaults: false, directives: policy },
+      // It is served on loopback, or behind a server that speaks TLS and says so itself.
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(onlyForHosts(hosts));
+  app.use(onlyFromHere);
+  app.use(
+    sirv(filesIn, {
+      brotli: true,
+      gzip: true,
+      etag: true,
+      setHeaders: (response, path) => {
+        // Files named by their content never change.
+        response.setHeader('cache-control', path.startsWith('/_astro/') ? 'public, max-age=31536000, immutable' : 'no-cache');
+      },
+    }),
+  );
+  app.use(
+    rateLimit({
+      windowMs: 60_000,
+      limit: mostAMinute,
+      standardHeaders: 'draft-8',
+      legacyHeaders: false,
+      message: problem('too-many', 'Too many requests at once. Wait a minute and try again; nothing was changed.'),
+    }),
+  );
+  app.use(compression());
+  // Without a next one to hand over to, what it has no page for is answered with the page for that.
+  app.use((request, response) => handler(request, response, undefined as never));
+  return app;
+}

@@ -1,0 +1,41 @@
+import type { RequestHandler } from 'express';
+import type { ProblemBody } from '../contract/problem.ts';
+
+/** The one error shape, for what is refused before any page or endpoint sees it. */
+export function problem(code: string, message: string): ProblemBody {
+  return { error: { code, message, fields: [] } };
+}
+
+/**
+ * Answers only to the names the server is known by, so that a page elsewhere whose name was made to point here can't
+ * read what it answers. `names` are host names without their ports.
+ */
+export function onlyForHosts(names: readonly string[]): RequestHandler {
+  return (request, response, next) => {
+    if (names.includes(hostName(request.headers.host))) return next();
+    response.status(421).json(problem('wrong-host', 'This server doesn’t answer under that name.'));
+  };
+}
+
+function hostName(host: string | undefined): string {
+  return (host ?? '').toLowerCase().replace(/:\d+$/, '');
+}
+
+const reading: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
+
+/** Lets nothing be changed by a page of another origin: browsers say where a request comes from. */
+export const onlyFromHere: RequestHandler = (request, response, next) => {
+  if (reading.has(request.method)) return next();
+  const { origin, host } = request.headers;
+  const isElsewhere = request.headers['sec-fetch-site'] === 'cross-site' || (origin !== undefined && originHost(origin) !== host?.toLowerCase());
+  if (!isElsewhere) return next();
+  response.status(403).json(problem('wrong-origin', 'Nothing was changed: the request came from another site.'));
+};
+
+function originHost(origin: string): string | undefined {
+  try {
+    return new URL(origin).host;
+  } catch {
+    return undefined;
+  }
+}

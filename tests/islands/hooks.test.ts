@@ -1,0 +1,158 @@
+import '../support/dom.ts';
+import assert from 'node:assert/strict';
+import { afterEach, mock, test } from 'node:test';
+import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { createElement, type ReactNode } from 'react';
+import { changedInBetween } from '../../src/contract/problem.ts';
+import { kinds } from '../../src/contract/records/kinds/index.ts';
+import { referenceTying } from '../../src/core/cloth/reference.ts';
+import { parseKnot } from '../../src/core/index.ts';
+import type { RankedTie } from '../../src/core/wardrobe/rankTies.ts';
+import { soundQuestion } from '../../src/islands/atHand/question.ts';
+import { freshAtHand } from '../../src/islands/atHand/values.ts';
+import { useTieRanking } from '../../src/islands/fitting/choose/ties/useTieRanking.ts';
+import { useSaving } from '../../src/islands/fitting/useSaving.ts';
+import { useKeeping } from '../../src/islands/records/form/useKeeping.ts';
+import { useLiveCloth } from '../../src/islands/seen/useLiveCloth.ts';
+import { createQueryClient } from '../../src/islands/wire/queries.ts';
+import { answerWorkers } from '../support/workers.ts';
+import { emptyWardrobe } from '../support/wardrobe.ts';
+
+afterEach(() => {
+  cleanup();
+  mock.restoreAll();
+});
+
+function inQueries() {
+  const queries = createQueryClient();
+  // Waiting is the same however long it takes.
+  queries.setDefaultOptions({ mutations: { ...queries.getDefaultOptions().mutations, retryDelay: 1 } });
+  return { wrapper: ({ children }: { readonly children: ReactNode }) => createElement(QueryClientProvider, { client: queries }, children) };
+}
+
+const values = freshAtHand(emptyWardrobe);
+const question = soundQuestion(values.question, 'cm');
+assert.ok(question);
+
+/** Answers one request after another; the last answer stays. */
+function answering(...answers: readonly (() => Response)[]) {
+  const sent: { id: string }[] = [];
+  mock.method(globalThis, 'fetch', async (_: string, init: RequestInit) => {
+    sent.push(JSON.parse(String(init.body)) as { id: string });
+    const answer = answers[Math.min(sent.length, answers.length) - 1];
+    assert.ok(answer);
+    return answer();
+  });
+  return sent;
+}
+const json = (status: number, body: unknown) => () => new Response(JSON.stringify(body), { status });
+const refusal = (code: string, more: object = {}) => ({ error: { code, message: 'No.', fields: [], ...more } });
+
+test('a fitting is saved again and again under one id while the records are away, and then once', async () => {
+  const sent = answering(json(503, refusal('records-unreachable')), json(503, refusal('records-unreachable')), json(201, { id: 'f', clientName: 'W' }));
+  const { result } = renderHook(() => useSaving(values), inQueries());
+  assert.equal(result.current.state.kind, 'unsaved');
+  act(() => result.current.save(values, question, 'Li Ro Li Co T'));
+  await waitFor(() => assert.equal(result.current.state.kind, 'saved'));
+  assert.equal(sent.length, 3);
+  assert.equal(new Set(sent.map(({ id }) => id)).size, 1);
+});
+
+test('a fitting changed since it was saved is not told as saved; another one has another id', async () => {
+  const sent = answering(json(201, { id: 'f', clientName: 'W' }));
+  const { result, rerender } = renderHook(({ now }) => useSaving(now), { ...inQueries(), initialProps: { now: values } });
+  act(() => result.current.save(values, question, 'Li Ro Li Co T'));
+  await waitFor(() => assert.equal(result.current.state.kind, 'saved'));
+  const changed = { ...values, note: 'shorter' };
+  rerender({ now: changed });
+  assert.equal(result.current.state.kind, 'unsaved');
+  act(() => result.current.save(changed, question, 'Li Ro Li Co T'));
+  await waitFor(() => assert.equal(result.current.state.kind, 'saved'));
+  assert.notEqual(sent[0]?.id, sent[1]?.id);
+});
+
+test('who stops trying is told that nothing was saved; who saves again tries the same fitting', async () => {
+  const sent = answering(json(503, refusal('records-unreachable')));
+  const { result } = renderHook(() => useSaving(values), inQueries());
+  act(() => result.current.save(values, question, 'Li Ro Li Co T'));
+  await waitFor(() => assert.equal(result.current.state.kind, 'waiting'));
+  act(() => result.current.giveUp());
+  await waitFor(() => assert.equal(result.current.state.kind, 'given-up'));
+  const tries = sent.length;
+  answering(json(201, { id: 'f', clientName: 'W' }));
+  act(() => result.current.save(values, question, 'Li Ro Li Co T'));
+  await waitFor(() => assert.equal(result.current.state.kind, 'saved'));
+  assert.ok(tries >= 1);
+});
+
+const client = { ...kinds.clients.fresh, id: 'c', version: 1, archived: false, name: 'A' };
+
+test('a record that somebody else changed comes back with theirs, and a refusal with its faults', async () => {
+  const theirs = { ...client, version: 2, name: 'B' };
+  answering(json(409, refusal(changedInBetween, { current: theirs })), json(400, refusal('invalid', { fields: [{ path: 'name', message: 'No name.' }] })));
+  const kept: unknown[] = [];
+  const { result } = renderHook(() => useKeeping('clients', 'cm', (record) => kept.push(record)), inQueries());
+  act(() => result.current.keep(client));
+  await waitFor(() => assert.deepEqual(result.current.theirs, theirs));
+  assert.equal(result.current.message, undefined, 'the two records speak for themselves');
+  act(() => result.current.settle());
+  act(() => result.current.keep(client));
+  await waitFor(() => assert.deepEqual(result.current.faults, [{ path: 'name', message: 'No name.' }]));
+  assert.deepEqual(kept, []);
+});
+
+test('a kept record is handed on once, and told as kept', async () => {
+  answering(json(503, refusal('records-unreachable')), json(200, { ...client, version: 2 }));
+  const kept: unknown[] = [];
+  const { result } = renderHook(() => useKeeping('clients', 'cm', (record) => kept.push(record)), inQueries());
+  act(() => result.current.keep(client));
+  await waitFor(() => assert.equal(result.current.state, 'kept'));
+  assert.deepEqual(kept, [{ ...client, version: 2 }]);
+});
+
+test('ties are ranked as they are judged; another outfit begins anew; stopping is told', async () => {
+  const ranked = (id: string, score: number): RankedTie => ({ id, score, feasible: true, landing: 1, missingMm: 0, best: 'Windsor' });
+  let finish: (finished: boolean) => void = () => undefined;
+  const stopped: true[] = [];
+  answerWorkers({
+    judge: async (_outfit: unknown, _ties: unknown, onBatch: (batch: readonly RankedTie[]) => Promise<void>) => {
+      await onBatch([ranked('a', 0.2), ranked('b', 0.9)]);
+      return new Promise<boolean>((resolve) => {
+        finish = resolve;
+      });
+    },
+    stop: () => {
+      stopped.push(true);
+      finish(false);
+    },
+  });
+  const outfit = { question, shirtColour: null };
+  const ties: never[] = [];
+  const { result } = renderHook(() => useTieRanking(outfit, ties), inQueries());
+  await waitFor(() => assert.deepEqual(result.current.ranked.map(({ id }) => id), ['b', 'a']));
+  assert.equal(result.current.state, 'judging');
+  act(() => result.current.stop());
+  await waitFor(() => assert.equal(result.current.state, 'stopped'));
+  assert.deepEqual([stopped.length, result.current.judged], [1, 2]);
+  act(() => result.current.again());
+  assert.equal(result.current.state, 'judging');
+  await waitFor(() => assert.equal(result.current.judged, 2));
+  finish(true);
+  await waitFor(() => assert.equal(result.current.state, 'done'));
+});
+
+test('a knot that can’t be tied in this tie is told so; one that is stopped is not tied on', async () => {
+  answerWorkers({ tie: async (_request: unknown, onProgress: (share: number, attempt: number) => Promise<void>) => {
+    await onProgress(0.5, 0);
+    return undefined;
+  } });
+  const request = referenceTying(parseKnot('Li Ro Li Co T'));
+  const { result } = renderHook(() => useLiveCloth(request), inQueries());
+  assert.deepEqual(result.current.live, { kind: 'tying', share: 0, attempt: 0 });
+  await waitFor(() => assert.equal(result.current.live.kind, 'refused'));
+  act(() => result.current.again());
+  assert.equal(result.current.live.kind, 'tying');
+  act(() => result.current.stop());
+  assert.equal(result.current.live.kind, 'stopped');
+});

@@ -6,7 +6,7 @@ import { steadyElement } from './steadyElement.ts';
 
 const patienceMs = 10_000;
 
-/** The bench as its user sees and works it. */
+/** The pages as their user sees and works them. */
 export function fittingPageOf(driver: WebDriver, address: string) {
   const one = (xpath: string): Promise<WebElement> => steadyElement(driver, xpath, patienceMs);
   const text = async (testId: string) => (await one(`//*[@data-testid="${testId}"]`)).getText();
@@ -15,12 +15,27 @@ export function fittingPageOf(driver: WebDriver, address: string) {
     await driver.wait(() => what().catch(() => false), mostMs, message);
   };
 
+  const alive = () =>
+    driver.wait(
+      () => driver.executeScript<boolean>('return document.querySelectorAll("astro-island[ssr]").length === 0'),
+      patienceMs,
+      'no scripts took the page over',
+    );
+
   return {
     one,
+    alive,
     field,
     waitFor,
+    /** Goes to an address and waits until its scripts have taken the page over. */
+    go: async (path: string) => {
+      await driver.get(address + path);
+      await alive();
+    },
+    /** Opens a page and waits until its scripts have taken it over. */
     open: async (path = '/') => {
       await driver.get(address + path);
+      await alive();
       await one('//*[@data-testid="chosen-knot"] | //table | //*[@role="alert"] | //*[@role="listbox"] | //main//input | //main//ol');
     },
     /** Opens the first record of a kind that a word finds. */
@@ -29,26 +44,23 @@ export function fittingPageOf(driver: WebDriver, address: string) {
         rows: { id: string }[];
       };
       await driver.get(`${address}/${kind}/${rows[0]?.id}`);
+      await alive();
       await one('//form//h1');
     },
     /** Chooses a file of this name and content where one is asked for. */
     importFile: async (name: string, content: string | Uint8Array) => {
       const folder = mkdtempSync(join(tmpdir(), 'ropewalk-file-'));
-      try {
-        writeFileSync(join(folder, name), content);
-        await (await one('//input[@type="file"]')).sendKeys(join(folder, name));
-        // The page reads it in its own time.
-        await driver.sleep(500);
-      } finally {
-        rmSync(folder, { recursive: true });
-      }
+      writeFileSync(join(folder, name), content);
+      await (await one('//input[@type="file"]')).sendKeys(join(folder, name));
+      // The page reads it in its own time.
+      process.once('exit', () => rmSync(folder, { recursive: true }));
     },
     chosenKnot: () => text('chosen-knot'),
     start: async () => (await text('start')).replaceAll('\n', ' '),
-    firstPick: async () => (await (await one('//*[@role="option"][@data-rank="1"]')).getAttribute('data-knot')) ?? '',
+    firstPick: async () => (await (await one('//*[@data-rank="1"]')).getAttribute('data-knot')) ?? '',
     /** Exchanges one of the sentence's words. */
     choose: async (word: string, choice: string) => {
-      const opener = `//span[normalize-space()="${word}"]/following-sibling::button | //label[normalize-space()="${word}"]/following-sibling::button`;
+      const opener = `//button[span[normalize-space()="${word}:"]] | //span[normalize-space()="${word}"]/following-sibling::button | //label[normalize-space()="${word}"]/following-sibling::button`;
       // A page that is still moving under the hand may miss the first press.
       await waitFor(async () => {
         const button = await one(opener);
@@ -56,9 +68,9 @@ export function fittingPageOf(driver: WebDriver, address: string) {
         await button.click();
         return false;
       }, `the choices of ${word} did not open`);
-      if ((await driver.findElements(By.css('input[placeholder="find …"]'))).length > 0)
-        await (await one('//input[@placeholder="find …"]')).sendKeys(choice);
-      await (await one(`//*[@role="option"][not(@data-rank)][contains(., "${choice}")]`)).click();
+      if ((await driver.findElements(By.css('input[placeholder="Find"]'))).length > 0)
+        await (await one('//input[@placeholder="Find"]')).sendKeys(choice);
+      await (await one(`//*[@role="option"][contains(., "${choice}")]`)).click();
       await driver.wait(async () => (await driver.findElements(By.xpath(`//button[contains(., "${choice}")]`))).length > 0, patienceMs);
     },
     turnTo: async (tab: string) => (await one(`//*[@role="tab"][starts-with(normalize-space(), "${tab}")]`)).click(),
@@ -79,7 +91,7 @@ export function fittingPageOf(driver: WebDriver, address: string) {
       return actions.perform();
     },
     button: (name: string) => one(`//button[normalize-space()="${name}" or @aria-label="${name}"]`),
-    status: async () => (await one('//nav//*[@role="status"]')).getText(),
+    status: async () => (await one('//*[@id="save-told"]')).getText(),
     body: async () => (await driver.findElement(By.css('body'))).getText(),
   };
 }

@@ -19,74 +19,74 @@ const places = async () => {
   const options = await screen.driver.findElements(By.css('[role=option][data-place]'));
   return Promise.all(options.map(async (option) => (await option.getText()).split('\n')[0] ?? ''));
 };
-const judged = () => screen.bench.waitFor(async () => /ties can be worn with it, best first/.test(await screen.bench.body()), 'not judged');
+const judged = () => screen.page.waitFor(async () => /ties work with this outfit, best match first/.test(await screen.page.body()), 'not judged');
 
-async function toTheRack() {
-  await screen.driver.get(`${screen.app.address}/which-tie`);
-  await screen.bench.one('//*[@role="listbox"][@aria-label="Ties, best first"]');
+async function toTheTies() {
+  await screen.page.go(`/choose-a-tie`);
+  await screen.page.one('//*[@role="listbox"][@aria-label="Ties, best match first"]');
 }
 
-test('the whole rack is judged for the outfit on the bench, while the page stays responsive', async () => {
-  const { bench, driver } = screen;
-  await bench.choose('Client', 'Tobiah');
-  await toTheRack();
+test('every tie is judged for the outfit at the fitting, while the page stays responsive', async () => {
+  const { page, driver } = screen;
+  await page.choose('Client', 'Tobiah');
+  await toTheTies();
   await judged();
-  assert.match(await bench.body(), new RegExp(`of ${manyTies + 5} ties can be worn`));
+  assert.match(await page.body(), new RegExp(`of ${manyTies + 5} ties can be worn`));
   const drawn = (await places()).length;
   assert.ok(drawn > 5 && drawn < 40, `${drawn} ties drawn: only those in sight`);
   const first = (await places())[0];
-  await bench.choose('Shirt', 'House white, cutaway');
+  await page.choose('Shirt', 'House white, cutaway');
   await judged();
-  await bench.waitFor(async () => (await places())[0] !== first, 'another collar asks for another tie');
-  await driver.findElement(By.css('[role=listbox][aria-label="Ties, best first"]')).sendKeys(Key.ARROW_RIGHT);
+  await page.waitFor(async () => (await places())[0] !== first, 'another collar asks for another tie');
+  await driver.findElement(By.css('[role=listbox][aria-label="Ties, best match first"]')).sendKeys(Key.ARROW_RIGHT);
   const second = (await places())[1];
-  await bench.waitFor(async () => (await (await bench.one('//h2')).getText()) === second, 'the next tie by key');
+  await page.waitFor(async () => (await (await page.one('//h2')).getText()) === second, 'the next tie by key');
 });
 
 test('judging can be stopped, and begun again', async () => {
-  const { bench } = screen;
-  await bench.press('a');
-  await bench.waitFor(async () => /7-move knot/.test(await bench.body()), 'not all knots');
-  await toTheRack();
-  await (await bench.button('Stop')).click();
-  await bench.waitFor(async () => /ties judged, then stopped\./.test(await bench.body()), 'not stopped');
-  const before = /(\d+) of \d+ ties judged/.exec(await bench.body())?.[1];
+  const { page } = screen;
+  await page.press('a');
+  await page.waitFor(async () => /Knot 7\./.test(await page.body()), 'not all knots');
+  await toTheTies();
+  await (await page.button('Stop')).click();
+  await page.waitFor(async () => /ties judged, then stopped\./.test(await page.body()), 'not stopped');
+  const before = /(\d+) of \d+ ties judged/.exec(await page.body())?.[1];
   assert.ok(Number(before) < manyTies);
-  await (await bench.button('Judge them all')).click();
+  await (await page.button('Judge them all')).click();
   await judged();
 });
 
-test('a tie is taken to the bench with the outfit', async () => {
-  const { bench } = screen;
-  await bench.choose('Client', 'Tobiah');
-  await toTheRack();
+test('a tie is taken to the fitting with the outfit', async () => {
+  const { page } = screen;
+  await page.choose('Client', 'Tobiah');
+  await toTheTies();
   await judged();
   const tie = (await places())[0] ?? '';
-  await (await bench.button('Take it to the bench')).click();
-  await bench.chosenKnot();
-  assert.ok((await bench.body()).includes(tie));
-  assert.ok((await bench.body()).includes('Tobiah Wrenfield'));
+  await (await page.button('Use in fitting')).click();
+  await page.chosenKnot();
+  assert.ok((await page.body()).includes(tie));
+  assert.ok((await page.body()).includes('Tobiah Wrenfield'));
 });
 
-test('the brief: what to look for, and a tie in the hand against all that he wears', async () => {
-  const { bench } = screen;
-  await bench.choose('Client', 'Tobiah');
-  await screen.driver.get(`${screen.app.address}/brief`);
-  const drawing = await bench.one('//*[starts-with(@aria-label, "Ties that would serve: blades from")]');
+test('the brief: what to look for, and a tie in the hand against all that the client wears', async () => {
+  const { page } = screen;
+  await page.choose('Client', 'Tobiah');
+  await screen.page.go(`/buying-brief`);
+  const drawing = await page.one('//*[starts-with(@aria-label, "Ties that would serve: blade")]');
   const label = await drawing.getAttribute('aria-label');
-  await bench.choose('Shirt', 'Pale blue');
-  await bench.waitFor(
-    async () => (await (await bench.one('//*[starts-with(@aria-label, "Ties that would serve")]')).getAttribute('aria-label')) !== label,
+  await page.choose('Shirt', 'Pale blue');
+  await page.waitFor(
+    async () => (await (await page.one('//*[starts-with(@aria-label, "Ties that would serve")]')).getAttribute('aria-label')) !== label,
     'the same brief',
   );
-  const body = await bench.body();
+  const body = await page.body();
   assert.match(body, /White poplin, semi-spread/);
   assert.match(body, /Pale blue, point/);
   assert.match(body, /Swamps the point collar/);
-  await bench.type('Thickness', 'fat');
-  await bench.waitFor(async () => /Thickness is not a length: “fat”/.test(await bench.body()), 'no word of it');
-  assert.equal(await bench.value('Thickness'), 'fat');
-  await bench.type('Thickness', '1.8');
-  await bench.type('Blade', '6');
-  await bench.waitFor(async () => /Sits well in the point collar/.test(await bench.body()), 'a slim thin tie suits the point collar');
+  await page.type('Thickness', 'fat');
+  await page.waitFor(async () => /Thickness is not a length: “fat”/.test(await page.body()), 'no word of it');
+  assert.equal(await page.value('Thickness'), 'fat');
+  await page.type('Thickness', '1.8');
+  await page.type('Blade', '6');
+  await page.waitFor(async () => /Sits well in the point collar/.test(await page.body()), 'a slim thin tie suits the point collar');
 });

@@ -19,15 +19,15 @@ beforeEach(async () => {
 });
 
 const shows = (what: RegExp, message = `nothing says ${what}`) =>
-  screen.bench.waitFor(async () => what.test(await screen.bench.body()), message);
+  screen.page.waitFor(async () => what.test(await screen.page.body()), message);
 const kept = async (name: string): Promise<ClientRecord> => {
-  const page: Page<ClientRecord> = await (await fetch(`${screen.app.address}/api/clients?find=${encodeURIComponent(name)}`)).json();
-  return page.rows[0]!;
+  const found: Page<ClientRecord> = await (await fetch(`${screen.app.address}/api/clients?find=${encodeURIComponent(name)}`)).json();
+  return found.rows[0]!;
 };
 const to = async (path: string) => {
-  await screen.driver.get(screen.app.address + path);
+  await screen.page.go(path);
 };
-const find = async (text: string) => (await screen.bench.one('//input[@id="find"]')).sendKeys(Key.chord(Key.CONTROL, 'a'), text);
+const find = async (text: string) => (await screen.page.one('//input[@id="find"]')).sendKeys(Key.chord(Key.CONTROL, 'a'), text);
 
 test('thousands of clients: only the rows in sight are drawn, and the last is reached', async () => {
   const { driver } = screen;
@@ -41,34 +41,34 @@ test('thousands of clients: only the rows in sight are drawn, and the last is re
 });
 
 test('found by typing, from the keyboard', async () => {
-  const { bench } = screen;
+  const { page } = screen;
   await to('/clients');
   await shows(/clients/);
-  await bench.press('/');
-  await bench.press('trimmer');
+  await page.press('/');
+  await page.press('trimmer');
   await shows(/1 client with “trimmer”/);
   await shows(/Pell Ambry/);
   await find('nobody at all');
-  await shows(/No client is called that/);
+  await shows(/No client found for/);
 });
 
 test('a client is added: faults are told in words, nothing typed is lost, and the tape’s figures are kept with their day', async () => {
-  const { bench, driver } = screen;
+  const { page, driver } = screen;
   await to('/clients/new');
-  await bench.type('Called', 'Orly');
-  await (await bench.button('Save')).click();
+  await page.type('Nickname', 'Orly');
+  await (await page.button('Save')).click();
   await shows(/Not saved yet: Name is missing\./);
-  assert.equal(await bench.value('Called'), 'Orly');
-  await bench.type('Name', 'Orla Tarwick');
-  await (await bench.one('(//button[normalize-space()="take"])[1]')).click();
-  await bench.type('Front drop', 'wide');
+  assert.equal(await page.value('Nickname'), 'Orly');
+  await page.type('Name', 'Orla Tarwick');
+  await (await page.one('(//button[starts-with(normalize-space(), "Measure:")])[1]')).click();
+  await page.type('Collar button to belt', 'wide');
   await shows(/Front drop is not a length: “wide”/);
-  await bench.type('Front drop', '17 3/4 in');
+  await page.type('Collar button to belt', '17 3/4 in');
   await driver.navigate().refresh();
-  await shows(/What you had typed here and not saved is still in the fields/);
-  assert.equal(await bench.value('Name'), 'Orla Tarwick');
-  await bench.chord(Key.CONTROL, 's');
-  await bench.waitFor(async () => /\/clients\/[0-9a-f-]{36}$/.test(await driver.getCurrentUrl()), 'not at its own address');
+  await shows(/What you entered earlier and didn’t save is still here/);
+  assert.equal(await page.value('Name'), 'Orla Tarwick');
+  await page.chord(Key.CONTROL, 's');
+  await page.waitFor(async () => /\/clients\/[0-9a-f-]{36}$/.test(await driver.getCurrentUrl()), 'not at its own address');
   const client = await kept('Orla');
   const [taken] = client.measures;
   assert.deepEqual([client.nickname, taken?.how, taken?.takenOn], ['Orly', 'tape', new Date().toISOString().slice(0, 10)]);
@@ -76,16 +76,16 @@ test('a client is added: faults are told in words, nothing typed is lost, and th
 });
 
 test('a measure is taken anew: the old one is kept, an estimate looks like one', async () => {
-  const { bench } = screen;
+  const { page } = screen;
   const before = await kept('Edrin');
   await to(`/clients/${before.id}`);
-  await (await bench.one('(//button[normalize-space()="take anew"])[1]')).click();
-  await bench.type('Front drop', '45');
-  await (await bench.one('//label[normalize-space()="estimated"]')).click();
-  await shows(/two times in three within 2 cm/);
-  await (await bench.button('Undo (Ctrl + Z)')).click();
-  await (await bench.button('Redo (Ctrl + Shift + Z)')).click();
-  await (await bench.button('Save')).click();
+  await (await page.one('(//button[starts-with(normalize-space(), "Re-measure")])[1]')).click();
+  await page.type('Collar button to belt', '45');
+  await (await page.one('//label[normalize-space()="estimated"]')).click();
+  await shows(/within ±2 cm 2 times in 3/);
+  await (await page.button('Undo (Ctrl + Z)')).click();
+  await (await page.button('Redo (Ctrl + Shift + Z)')).click();
+  await (await page.button('Save')).click();
   await shows(/Saved\./);
   const after = await kept('Edrin');
   assert.equal(after.measures.length, before.measures.length + 1);
@@ -93,39 +93,39 @@ test('a measure is taken anew: the old one is kept, an estimate looks like one',
 });
 
 test('put away, and brought back', async () => {
-  const { bench } = screen;
+  const { page } = screen;
   const { id } = await kept('Jory');
   await to(`/clients/${id}`);
-  await (await bench.button('Put away')).click();
-  await shows(/This client was put away/);
+  await (await page.button('Archive')).click();
+  await shows(/This client is archived/);
   assert.equal(await kept('Jory'), undefined);
   await to('/clients');
   await find('jory');
-  await shows(/No client is called that/);
-  await (await bench.one('//label[contains(., "put away")]//input')).click();
-  await (await bench.one('//a[normalize-space()="Jory Saltreed"]')).click();
-  await (await bench.button('Bring back')).click();
-  await bench.waitFor(async () => (await kept('Jory'))?.id === id, 'not back');
+  await shows(/No client found for/);
+  await (await page.one('//label[contains(., "Archived")]//input')).click();
+  await (await page.one('//a[normalize-space()="Jory Saltreed"]')).click();
+  await (await page.button('Restore')).click();
+  await page.waitFor(async () => (await kept('Jory'))?.id === id, 'not back');
 });
 
 test('somebody else changes the client meanwhile: told field by field, put together, nothing overwritten', async () => {
-  const { bench, app } = screen;
+  const { page, app } = screen;
   const client = await kept('Osric');
   await to(`/clients/${client.id}`);
-  await bench.type('Called', 'Mine');
-  await bench.type('Telephone', 'bell 9');
+  await page.type('Nickname', 'Mine');
+  await page.type('Telephone', 'bell 9');
   const theirs = await fetch(`${app.address}/api/clients/${client.id}`, {
     method: 'PUT',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ ...client, nickname: 'Theirs', note: 'Taller still.' }),
   });
   assert.equal(theirs.status, 200);
-  await (await bench.button('Save')).click();
+  await (await page.button('Save')).click();
   await shows(/Someone else changed this client while you did\. Nothing was overwritten\./);
   await shows(/Taller still\./);
-  const together = await bench.button('Put both together and save');
-  assert.equal(await together.isEnabled(), false, 'both changed what he is called: one has to be chosen');
-  await (await bench.one('//tr[th[normalize-space()="Called"]]//label[contains(., "Mine")]')).click();
+  const together = await page.button('Combine and save');
+  assert.equal(await together.isEnabled(), false, 'both changed the nickname: one has to be chosen');
+  await (await page.one('//tr[th[normalize-space()="Nickname"]]//label[contains(., "Mine")]')).click();
   await together.click();
   await shows(/Saved\./);
   const after = await kept('Osric');
@@ -133,42 +133,42 @@ test('somebody else changes the client meanwhile: told field by field, put toget
 });
 
 test('records out of reach while saving: said, tried again, and saved once they are back', async () => {
-  const { bench, app } = screen;
+  const { page, app } = screen;
   const client = await kept('Wick');
   await to(`/clients/${client.id}`);
-  await bench.type('Called', 'Wicky');
+  await page.type('Nickname', 'Wicky');
   app.gate.shut();
-  await (await bench.button('Save')).click();
-  await shows(/What you entered is safe here; saving goes on trying/);
+  await (await page.button('Save')).click();
+  await shows(/Not saved yet; nothing you entered is lost/);
   app.gate.open();
   await shows(/Saved\./);
   assert.equal((await kept('Wick')).nickname, 'Wicky');
 });
 
-test('an outfit is put together from what he can wear, and dresses him on the bench', async () => {
-  const { bench } = screen;
+test('an outfit is put together from what its client can wear, and is worn at the fitting', async () => {
+  const { page } = screen;
   const client = await kept('Ineke');
   await to(`/clients/${client.id}`);
-  await (await bench.one('//a[@aria-label="New outfit"]')).click();
-  await bench.type('Name', 'Guild day');
-  await bench.choose('Shirt', 'White, cutaway');
-  await bench.choose('Jacket', 'House navy');
+  await (await page.one('//a[@aria-label="New outfit"]')).click();
+  await page.type('Name', 'Guild day');
+  await page.choose('Shirt', 'White, cutaway');
+  await page.choose('Jacket', 'House navy');
   await shows(/points of White, cutaway/);
-  await bench.type('Belt line, in these trousers', '39.5');
-  await (await bench.button('Save')).click();
-  await shows(/Saved\.|dressed for/);
+  await page.type('Collar button to belt, in these trousers', '39.5');
+  await (await page.button('Save')).click();
+  await shows(/Saved\.|Outfit of/);
   await to(`/?client=${client.id}`);
-  await bench.chosenKnot();
+  await page.chosenKnot();
   await shows(/Guild day/);
-  assert.equal(await bench.value('Front drop'), '39.5');
+  assert.equal(await page.value('Collar button to belt'), '39.5');
 });
 
-test('the bench finds any client by typing, and takes his habits', async () => {
-  const { bench } = screen;
-  await (await bench.one('//span[normalize-space()="Client"]/following-sibling::button')).click();
-  await (await bench.one('//input[@placeholder="find …"]')).sendKeys('Guest 2999');
-  await (await bench.one('//*[@role="option"][contains(., "Guest 2999")]')).click();
+test('the fitting finds any client by typing, and takes their preferences', async () => {
+  const { page } = screen;
+  await (await page.one('//button[span[normalize-space()="Client:"]]')).click();
+  await (await page.one('//input[@placeholder="Find"]')).sendKeys('Guest 2999');
+  await (await page.one('//*[@role="option"][contains(., "Guest 2999")]')).click();
   await shows(/Height is missing/);
-  await bench.choose('Client', 'Bram');
-  await bench.waitFor(async () => (await bench.chosenKnot()) === 'Windsor', 'his one knot was not taken');
+  await page.choose('Client', 'Bram');
+  await page.waitFor(async () => (await page.chosenKnot()) === 'Windsor', 'the usual knot was not taken');
 });

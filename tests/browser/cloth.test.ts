@@ -6,10 +6,10 @@ import { openScreen } from '../support/screen.ts';
 const screen = openScreen();
 beforeEach(async () => {
   await screen.startAfresh();
-  await screen.bench.choose('Client', 'Tobiah');
+  await screen.page.choose('Client', 'Tobiah');
 });
 
-const shows = (what: RegExp) => screen.bench.waitFor(async () => what.test(await screen.bench.body()), `nothing says ${what}`);
+const shows = (what: RegExp) => screen.page.waitFor(async () => what.test(await screen.page.body()), `nothing says ${what}`);
 /** How many shades the picture that is turned has. */
 const pictured = () =>
   screen.driver.executeScript<number>(`
@@ -19,54 +19,54 @@ const pictured = () =>
     return new Set(new Uint32Array(copy.getImageData(0, 0, 210, 200).data.buffer)).size`);
 
 test('a knot’s page shows it tied in cloth on its collar, turned by the keys, first of the usual cloth and then of this very tie', async () => {
-  const { bench, driver } = screen;
-  await bench.open('/knots/3.1');
-  await bench.one('//canvas[@data-drawn="true"]');
-  const picture = await bench.one('//canvas[@role="slider"]');
+  const { page, driver } = screen;
+  await page.open('/knots/3.1');
+  await page.one('//canvas[@data-drawn="true"]');
+  const picture = await page.one('//canvas[@role="slider"]');
   assert.equal(await picture.getAttribute('aria-valuetext'), 'from the front');
   assert.ok((await pictured()) > 300, 'cloth, collar and shadow have many shades');
   for (let i = 0; i < 9; i++) await picture.sendKeys(Key.ARROW_RIGHT);
-  assert.equal(await picture.getAttribute('aria-valuetext'), 'from his right');
+  assert.equal(await picture.getAttribute('aria-valuetext'), 'from the wearer’s right');
   const finer = () => driver.executeScript<boolean>('return arguments[0].width === 2 * arguments[0].clientWidth', picture);
-  await bench.waitFor(finer, 'once it rests it was not drawn in finer pixels');
+  await page.waitFor(finer, 'once it rests it was not drawn in finer pixels');
   assert.ok((await pictured()) > 300);
   await shows(/Simulated in this tie|Tying this tie/);
-  await driver.wait(async () => /Simulated in this tie/.test(await bench.body()), 60_000, 'never tied');
-  await bench.open('/knots/3.1');
-  await driver.wait(async () => /Simulated in this tie/.test(await bench.body()), 5_000, 'what was tied before was not kept');
+  await driver.wait(async () => /Simulated in this tie/.test(await page.body()), 60_000, 'never tied');
+  await page.open('/knots/3.1');
+  await driver.wait(async () => /Simulated in this tie/.test(await page.body()), 5_000, 'what was tied before was not kept');
 });
 
 test('the dimple is laid as the client likes it, or as is asked for here; where a panel hides the tuck none is asked', async () => {
-  const { bench, driver } = screen;
-  await bench.open('/knots/4.1');
+  const { page, driver } = screen;
+  await page.open('/knots/4.1');
   const laid = () =>
     driver.executeScript<string>(
       `return document.querySelector('input[type="radio"]:checked').closest('[role="radiogroup"] label')?.textContent`,
     );
-  assert.equal(await laid(), 'a hair off centre');
-  await (await bench.one('//label[normalize-space()="two"]')).click();
-  await bench.waitFor(async () => (await laid()) === 'two', 'no other dimple was chosen');
-  await driver.wait(async () => /Simulated in this tie/.test(await bench.body()), 60_000, 'never tied with two');
-  await (await bench.one('//label[normalize-space()="none"]')).click();
-  await shows(/With the dimple as before for now\. Tying this tie/);
-  await driver.wait(async () => /Simulated in this tie/.test(await bench.body()), 60_000, 'never tied without one');
-  await bench.open('/knots/o4.3');
-  await bench.one('//canvas[@role="slider"]');
+  assert.equal(await laid(), 'slightly off-centre');
+  await (await page.one('//label[normalize-space()="two"]')).click();
+  await page.waitFor(async () => (await laid()) === 'two', 'no other dimple was chosen');
+  await driver.wait(async () => /Simulated in this tie/.test(await page.body()), 60_000, 'never tied with two');
+  await (await page.one('//label[normalize-space()="none"]')).click();
+  await shows(/Shown with the dimple before, for now\. Tying this tie/);
+  await driver.wait(async () => /Simulated in this tie/.test(await page.body()), 60_000, 'never tied without one');
+  await page.open('/knots/o4.3');
+  await page.one('//canvas[@role="slider"]');
   assert.equal((await driver.findElements(By.css('input[type="radio"]'))).length, 0);
 });
 
 test('tying this very tie can be stopped and asked for again', async () => {
-  const { bench, driver } = screen;
-  await bench.open('/knots/9.42');
-  await (await bench.button('Stop')).click();
-  await shows(/As in a tie of the usual cloth/);
-  await (await bench.button('Tie this very tie')).click();
-  await driver.wait(async () => /Simulated in this tie/.test(await bench.body()), 90_000, 'never tied');
+  const { page, driver } = screen;
+  await page.open('/knots/9.42');
+  await (await page.button('Stop')).click();
+  await shows(/Shown in a usual tie/);
+  await (await page.button('Tie it in this tie')).click();
+  await driver.wait(async () => /Simulated in this tie/.test(await page.body()), 90_000, 'never tied');
 });
 
 test('where the browser draws no light and shadow the cloth is painted all the same, and can be turned', async () => {
-  const { bench, driver } = screen;
-  await bench.open('/knots');
+  const { page, driver } = screen;
+  await page.open('/knots');
   await driver.executeScript(`sessionStorage.setItem('no-graphics', '1')`);
   await (driver as unknown as { sendDevToolsCommand(name: string, params: object): Promise<void> }).sendDevToolsCommand(
     'Page.addScriptToEvaluateOnNewDocument',
@@ -77,8 +77,8 @@ test('where the browser draws no light and shadow the cloth is painted all the s
       }`,
     },
   );
-  await bench.open('/knots/4.1');
-  const picture = await bench.one('//canvas[@role="slider"]');
+  await page.open('/knots/4.1');
+  const picture = await page.one('//canvas[@role="slider"]');
   assert.ok((await pictured()) > 100);
   await picture.sendKeys(Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT);
   assert.match(String(await picture.getAttribute('aria-valuetext')), /left/);
@@ -87,9 +87,9 @@ test('where the browser draws no light and shadow the cloth is painted all the s
 });
 
 test('knots that are compared turn together', async () => {
-  const { bench, driver } = screen;
-  await bench.open('/knots/compare?of=4.1,6.4');
-  await bench.waitFor(
+  const { page, driver } = screen;
+  await page.open('/knots/compare?of=4.1,6.4');
+  await page.waitFor(
     async () => (await driver.findElements(By.css('canvas[role="slider"]'))).length === 2,
     'the two knots were not shown in cloth',
   );
@@ -101,24 +101,24 @@ test('knots that are compared turn together', async () => {
   assert.deepEqual(turns, ['30', '30']);
 });
 
-test('the field and the bench show small pictures of knots in cloth', async () => {
-  const { bench, driver } = screen;
-  await bench.open('/knots');
+test('the map and the fitting show small pictures of knots in cloth', async () => {
+  const { page, driver } = screen;
+  await page.open('/knots');
   const pictures = async (within: string) => (await driver.findElements(By.css(`${within} image[href^="blob:"]`))).length;
-  await bench.waitFor(async () => (await pictures('[data-code]')) === 85, 'not every knot has its picture');
-  await bench.open('/');
-  await bench.waitFor(async () => (await pictures('[data-knot]')) > 5, 'the list on the bench has no pictures');
-  await bench.waitFor(async () => (await pictures('section[aria-label="Collar and knot"]')) === 1, 'the figure does not wear it');
+  await page.waitFor(async () => (await pictures('[data-code]')) === 85, 'not every knot has its picture');
+  await page.open('/');
+  await page.waitFor(async () => (await pictures('[data-knot]')) > 5, 'the list at the fitting has no pictures');
+  await page.waitFor(async () => (await pictures('section[aria-label="Collar and knot"]')) === 1, 'the figure does not wear it');
 });
 
 test('a knot in cloth is taken away as a drawing for print', async () => {
-  const { bench, driver } = screen;
-  await bench.open('/knots/6.4');
+  const { page, driver } = screen;
+  await page.open('/knots/6.4');
   await driver.executeScript(`
     window.saved = [];
     HTMLAnchorElement.prototype.click = function () { window.saved.push(this.download); };`);
-  await (await bench.button('Save as SVG')).click();
-  await (await bench.button('Save as PNG')).click();
-  await bench.waitFor(async () => (await driver.executeScript<string[]>('return window.saved')).length === 2, 'nothing was saved');
-  assert.deepEqual(await driver.executeScript('return window.saved'), ['half-Windsor in cloth.svg', 'half-Windsor in cloth.png']);
+  await (await page.button('Save as SVG')).click();
+  await (await page.button('Save as PNG')).click();
+  await page.waitFor(async () => (await driver.executeScript<string[]>('return window.saved')).length === 2, 'nothing was saved');
+  assert.deepEqual(await driver.executeScript('return window.saved'), ['Half-Windsor in cloth.svg', 'Half-Windsor in cloth.png']);
 });

@@ -6,120 +6,120 @@ import { openScreen } from '../support/screen.ts';
 const screen = openScreen();
 beforeEach(async () => {
   await screen.startAfresh();
-  await screen.bench.choose('Client', 'Tobiah');
-  await screen.driver.get(`${screen.app.address}/knots`);
+  await screen.page.choose('Client', 'Tobiah');
+  await screen.page.go(`/knots`);
   await shows(/85 of 85 knots/);
 });
 
-const shows = (what: RegExp) => screen.bench.waitFor(async () => what.test(await screen.bench.body()), `nothing says ${what}`);
+const shows = (what: RegExp) => screen.page.waitFor(async () => what.test(await screen.page.body()), `nothing says ${what}`);
 const drawn = async () => (await screen.driver.findElements(By.css('[role=option][data-code]'))).length;
-const chosen = async () => (await screen.bench.one('//section[@aria-label="The knot looked at"]//h2')).getText();
+const chosen = async () => (await screen.page.one('//section[@aria-label="The knot looked at"]//h2')).getText();
 const zone = async () => {
   const rect = await screen.driver.findElement(By.css('[data-testid=zone]'));
   return [Number(await rect.getAttribute('x')), Number(await rect.getAttribute('width'))] as const;
 };
-const find = async (text: string) => (await screen.bench.one('//input[@id="find"]')).sendKeys(Key.chord(Key.CONTROL, 'a'), text);
-const tick = async (label: string) => (await screen.bench.one(`//label[normalize-space()="${label}"]/input`)).click();
+const find = async (text: string) => (await screen.page.one('//input[@id="find"]')).sendKeys(Key.chord(Key.CONTROL, 'a'), text);
+const tick = async (label: string) => (await screen.page.one(`//label[normalize-space()="${label}"]/input`)).click();
 
 test('every knot is drawn where its measures put it; filters leave what is wanted', async () => {
-  const { bench } = screen;
+  const { page } = screen;
   assert.equal(await drawn(), 85);
   await tick('has a name');
   await shows(/14 of 85 knots/);
   assert.equal(await drawn(), 14);
-  await tick('falls open');
-  await bench.waitFor(async () => (await drawn()) < 14, 'not fewer');
+  await tick('pulls open');
+  await page.waitFor(async () => (await drawn()) < 14, 'not fewer');
   await tick('has a name');
-  await tick('falls open');
-  const most = await bench.one('//input[@type="range"]');
+  await tick('pulls open');
+  const most = await page.one('//input[@type="range"]');
   for (let i = 0; i < 5; i += 1) await most.sendKeys(Key.ARROW_LEFT);
   await shows(/2 of 85 knots/);
 });
 
 test('the zone that suits the collar moves when the collar does', async () => {
-  const { bench } = screen;
+  const { page } = screen;
   const [from] = await zone();
-  await bench.choose('Shirt', 'House white, cutaway');
-  await bench.waitFor(async () => (await zone())[0] > from + 20, 'the zone stayed');
+  await page.choose('Shirt', 'House white, cutaway');
+  await page.waitFor(async () => (await zone())[0] > from + 20, 'the zone stayed');
 });
 
 test('walked by the arrow keys, brought nearer by plus, and laid out by other measures', async () => {
-  const { bench, driver } = screen;
-  const field = await bench.one('//*[@role="listbox"][@aria-label="All knots, by place"]');
+  const { page, driver } = screen;
+  const field = await page.one('//*[@role="listbox"][@aria-label="Map of knots"]');
   const first = await chosen();
   await field.sendKeys(Key.ARROW_LEFT);
-  await bench.waitFor(async () => (await chosen()) !== first, 'it stayed');
+  await page.waitFor(async () => (await chosen()) !== first, 'it stayed');
   const place = async () => (await driver.findElement(By.css('[data-code="4.1"]'))).getAttribute('transform');
   const before = await place();
   await field.sendKeys('+');
-  await bench.waitFor(async () => (await place()) !== before, 'it did not come nearer');
+  await page.waitFor(async () => (await place()) !== before, 'it did not come nearer');
   await field.sendKeys('0');
-  await bench.waitFor(async () => (await place()) === before, 'not the whole field again');
-  await (await bench.one('//label[starts-with(normalize-space(), "up")]//option[normalize-space()="moves"]')).click();
-  await bench.waitFor(async () => (await place()) !== before, 'not laid out anew');
+  await page.waitFor(async () => (await place()) === before, 'not the whole field again');
+  await (await page.one('//label[starts-with(normalize-space(), "Up")]//option[normalize-space()="moves"]')).click();
+  await page.waitFor(async () => (await place()) !== before, 'not laid out anew');
 });
 
 test('found by name, asking which where several pass under it, and remembering the answer', async () => {
-  const { bench } = screen;
+  const { page } = screen;
   await find('windsor');
-  await shows(/Several pass under this name/);
-  await (await bench.one('//button[contains(., "Windsor, third path")]')).click();
-  await bench.waitFor(async () => (await chosen()) === 'Windsor, third path', 'not chosen');
-  await find('four-in-hand\n');
-  await bench.waitFor(async () => (await chosen()) === 'four-in-hand', 'not found by its name');
+  await shows(/Several knots share this name/);
+  await (await page.one('//button[contains(., "Windsor, variant 3")]')).click();
+  await page.waitFor(async () => (await chosen()) === 'Windsor, variant 3', 'not chosen');
+  await find('Four-in-hand\n');
+  await page.waitFor(async () => (await chosen()) === 'Four-in-hand', 'not found by its name');
   await find('windsor');
   await shows(/meant last time/);
   await find('windsor\n');
-  await bench.waitFor(async () => (await chosen()) === 'Windsor, third path', 'the answer was forgotten');
+  await page.waitFor(async () => (await chosen()) === 'Windsor, variant 3', 'the answer was forgotten');
   const { rows } = (await (await fetch(`${screen.app.address}/api/clients`)).json()) as { rows: { meansWindsor: string | null }[] };
   assert.deepEqual(
     rows.flatMap(({ meansWindsor }) => meansWindsor ?? []),
     ['Li Co Li Ro Ci Lo Ri Co T'],
-    'the answer belongs to the client on the bench',
+    'the answer belongs to the client at the fitting',
   );
 });
 
 test('the other families are laid out too: an open front has no tuck, the narrow end sets the blade', async () => {
-  const { bench } = screen;
-  await (await bench.one('//label[normalize-space()="open front"]')).click();
+  const { page } = screen;
+  await (await page.one('//label[normalize-space()="open front"]')).click();
   await shows(/170 of 170 knots/);
-  await find('plain panel\n');
-  await bench.waitFor(async () => (await chosen()) === 'plain panel', 'not found');
-  await (await bench.one('//label[normalize-space()="narrow end"]')).click();
+  await find('Plain panel\n');
+  await page.waitFor(async () => (await chosen()) === 'Plain panel', 'not found');
+  await (await page.one('//label[normalize-space()="tail ties"]')).click();
   await shows(/254 of 254 knots/);
-  await shows(/Blade’s tip at/);
+  await shows(/Set the blade tip at/);
   await find('Li Ro Li Co Ri Lo Ci Ro Li Co T\n');
-  await bench.waitFor(async () => (await chosen()) === 'triple Windsor', 'a longer word was not laid out besides');
+  await page.waitFor(async () => (await chosen()) === 'Triple Windsor', 'a longer word was not laid out besides');
   await shows(/86 knots/);
 });
 
-test('the page of a knot tied with the narrow end says how, what it needs, and what shows of it', async () => {
-  const { bench } = screen;
-  await bench.open('/knots/n8.15-6');
+test('the page of a knot tied with the tail says how, what it needs, and what shows of it', async () => {
+  const { page } = screen;
+  await page.open('/knots/n8.15-6');
   await shows(/The blade is set to its length first/);
-  await shows(/with the narrow end/);
+  await shows(/with the tail/);
   await shows(/loosely across the front/);
-  await shows(/It wants a cloth with texture/);
-  await shows(/On its face shows the band of move \d \(\d+ %\)/);
+  await shows(/It needs a fabric with texture/);
+  await shows(/On the face: the front band of move \d \(\d+%\)/);
 });
 
 test('one’s own word: a legal one is drawn, an illegal one says what is wrong and offers the nearest', async () => {
-  const { bench } = screen;
+  const { page } = screen;
   await find('across the front, behind, across the front, up and out through the throat\n');
-  await bench.waitFor(async () => (await chosen()) === 'four-in-hand', 'manoeuvres were not read');
+  await page.waitFor(async () => (await chosen()) === 'Four-in-hand', 'manoeuvres were not read');
   await find('Li Ro Li Ro');
   await shows(/Move 4 must be Co/);
-  await (await bench.one('//div[@role="status"]//button[contains(., "Li Ro Li Co T")]')).click();
-  await bench.waitFor(async () => (await chosen()) === 'four-in-hand', 'the nearest was not taken');
+  await (await page.one('//div[@role="status"]//button[contains(., "Li Ro Li Co T")]')).click();
+  await page.waitFor(async () => (await chosen()) === 'Four-in-hand', 'the nearest was not taken');
 });
 
 test('the list says the same as the field, in the order asked for', async () => {
-  const { bench, driver } = screen;
-  await (await bench.one('//label[normalize-space()="list"]')).click();
+  const { page, driver } = screen;
+  await (await page.one('//label[normalize-space()="list"]')).click();
   const figures = async () =>
     Promise.all((await driver.findElements(By.css('tbody tr td:nth-of-type(6)'))).map(async (cell) => Number(await cell.getText())));
   assert.equal((await figures()).length, 85);
-  await (await bench.one('//th/button[normalize-space()="moves"]')).click();
+  await (await page.one('//th/button[normalize-space()="Moves"]')).click();
   const moves = await figures();
   assert.deepEqual(
     moves,
@@ -127,47 +127,47 @@ test('the list says the same as the field, in the order asked for', async () => 
   );
 });
 
-test('a knot’s page, its neighbours, and the way to the bench', async () => {
-  const { bench, driver } = screen;
-  await find('half-Windsor, releasing sister\n');
-  await (await bench.one('//a[normalize-space()="All about it"]')).click();
-  await shows(/Falls open when the narrow end is drawn out/);
+test('a knot’s page, its neighbours, and the way to the fitting', async () => {
+  const { page, driver } = screen;
+  await find('Half-Windsor, pulls open\n');
+  await (await page.one('//a[normalize-space()="Details"]')).click();
+  await shows(/Pulls open/);
   await shows(/facing him, blade on his right\s*Ri Lo Ci Lo Ri Co T/);
-  await (await bench.one('//button[starts-with(normalize-space(), "fewer moves")]')).click();
-  await bench.waitFor(async () => !/releasing sister/.test(await (await bench.one('//h1')).getText()), 'the same knot');
-  const word = /in his mirror, blade on his right\s*(\S.*T)/.exec(await bench.body())?.[1];
-  await (await bench.button('To the bench')).click();
-  await bench.one(`//*[@role="option"][@data-knot="${word}"][@aria-selected="true"]`);
+  await (await page.one('//button[starts-with(normalize-space(), "fewer moves")]')).click();
+  await page.waitFor(async () => !/releasing sister/.test(await (await page.one('//h1')).getText()), 'the same knot');
+  const word = /in his mirror, blade on his right\s*(\S.*T)/.exec(await page.body())?.[1];
+  await (await page.button('Use in fitting')).click();
+  await page.one(`//*[@data-knot="${word}"][.//input[@checked or @type="radio"]]`);
   assert.equal((await driver.getCurrentUrl()).endsWith('/'), true);
 });
 
 test('knots laid aside are compared on the same collar, in words', async () => {
-  const { bench } = screen;
-  for (const name of ['four-in-hand', 'Windsor, third path']) {
+  const { page } = screen;
+  for (const name of ['Four-in-hand', 'Windsor, variant 3']) {
     await find(`${name}\n`);
-    await bench.waitFor(async () => (await chosen()) === name, `not ${name}`);
-    await (await bench.button('To compare')).click();
+    await page.waitFor(async () => (await chosen()) === name, `not ${name}`);
+    await (await page.button('Compare')).click();
   }
-  await (await bench.one('//a[normalize-space()="Compare these 2"]')).click();
+  await (await page.one('//a[normalize-space()="Compare these 2"]')).click();
   await shows(/wider at the top[\s\S]*four moves more/);
   assert.equal((await screen.driver.findElements(By.css('[aria-label^="Close-up of collar and knot"]'))).length, 2);
-  await screen.driver.get(`${screen.app.address}/knots/compare`);
-  await shows(/Lay two to four knots aside/);
+  await screen.page.go(`/knots/compare`);
+  await shows(/Choose two to four knots under/);
 });
 
 test('a knot without a name is named for the studio, and found by that name', async () => {
-  const { bench } = screen;
+  const { page } = screen;
   await find('Lo Ri Lo Ri Lo Ri Co\n');
-  await bench.waitFor(async () => /^knot 7\./.test(await chosen()), 'not found');
-  await (await bench.one('//a[normalize-space()="Name it"]')).click();
-  await bench.type('Name', 'Tar rope');
-  assert.equal(await bench.value('Knot'), 'Lo Ri Lo Ri Lo Ri Co T');
-  await (await bench.button('Save')).click();
-  await bench.waitFor(async () => /\/namings\/[0-9a-f-]{36}$/.test(await screen.driver.getCurrentUrl()), 'not kept');
-  await screen.driver.get(`${screen.app.address}/knots`);
+  await page.waitFor(async () => /^Knot 7\./.test(await chosen()), 'not found');
+  await (await page.one('//a[normalize-space()="Name this knot"]')).click();
+  await page.type('Name', 'Tar rope');
+  assert.equal(await page.value('Knot'), 'Lo Ri Lo Ri Lo Ri Co T');
+  await (await page.button('Save')).click();
+  await page.waitFor(async () => /\/namings\/[0-9a-f-]{36}$/.test(await screen.driver.getCurrentUrl()), 'not kept');
+  await screen.page.go(`/knots`);
   await shows(/85 of 85 knots/);
   await find('tar rope\n');
-  await bench.waitFor(async () => (await chosen()) === 'Tar rope', 'not called so');
+  await page.waitFor(async () => (await chosen()) === 'Tar rope', 'not called so');
   await find('lamplighter\n');
-  await bench.waitFor(async () => (await chosen()) === 'Lamplighter', 'the demo studio’s own name');
+  await page.waitFor(async () => (await chosen()) === 'Lamplighter', 'the demo studio’s own name');
 });

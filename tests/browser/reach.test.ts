@@ -8,25 +8,25 @@ beforeEach(() => screen.startAfresh());
 afterEach(() => screen.driver.manage().window().setRect({ width: 1280, height: 900 }));
 
 test('the keys are told, closed with Escape, and the single letters can be switched off', async () => {
-  const { bench, driver } = screen;
-  await bench.press('?');
-  const dialog = await bench.one('//*[@role="dialog"]');
+  const { page, driver } = screen;
+  await page.press('?');
+  const dialog = await page.one('//dialog');
   assert.match(await dialog.getText(), /next knot in the ranking/);
-  await (await bench.one('//*[@role="dialog"]//label[contains(., "Single-letter keys act")]')).click();
-  await bench.press(Key.ESCAPE);
-  await bench.waitFor(async () => (await driver.findElements(By.css('[role=dialog]'))).length === 0, 'still open');
-  const knot = await bench.chosenKnot();
-  await bench.press('n');
-  assert.equal(await bench.chosenKnot(), knot);
-  await bench.open();
-  await bench.press('n');
-  assert.equal(await bench.chosenKnot(), knot, 'remembered on this device');
+  await (await page.one('//dialog//label[contains(., "Single-letter keys work")]')).click();
+  await page.press(Key.ESCAPE);
+  await page.waitFor(async () => (await driver.findElements(By.css('dialog[open]'))).length === 0, 'still open');
+  const knot = await page.chosenKnot();
+  await page.press('n');
+  assert.equal(await page.chosenKnot(), knot);
+  await page.open();
+  await page.press('n');
+  assert.equal(await page.chosenKnot(), knot, 'remembered on this device');
 });
 
 test('standing up with a tablet, the start is seen without scrolling', async () => {
-  const { bench, driver } = screen;
+  const { page, driver } = screen;
   await driver.manage().window().setRect({ width: 820, height: 1180 });
-  const start = await bench.one('//*[@data-testid="start"]');
+  const start = await page.one('//*[@data-testid="start"]');
   const { y, height } = await start.getRect();
   assert.ok(y + height < 900, `the start ends at ${y + height}`);
   const wide = await driver.executeScript<number>('return document.documentElement.scrollWidth - innerWidth');
@@ -39,26 +39,27 @@ async function views(): Promise<string[]> {
     const { rows } = await (await fetch(`${screen.app.address}/api/${kind}`)).json();
     return `/${kind}/${rows[0].id}`;
   };
-  const kinds = ['clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits', 'namings'];
+  const kinds = ['people', 'clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits', 'namings'];
   return [
     '/',
     '/knots',
     '/knots/4.1',
     '/knots/compare?of=4.1,6.2',
+    '/people',
     '/clients',
-    '/rack',
-    '/which-tie',
-    '/brief',
+    '/wardrobe',
+    '/choose-a-tie',
+    '/buying-brief',
     '/fittings',
-    '/in-and-out',
+    '/import-export',
     ...(await Promise.all(kinds.map(first))),
   ];
 }
 
 /** Opens a view and waits until it has something to press. */
 async function look(path: string): Promise<void> {
-  await screen.driver.get(screen.app.address + path);
-  await screen.bench.one('//main//button | //main//input | //main//a');
+  await screen.page.go(path);
+  await screen.page.one('//main//button | //main//input | //main//a');
 }
 
 test('on a phone nothing lies outside the page, in any view', async () => {
@@ -102,45 +103,45 @@ test('every field and button has a name, in every view', async () => {
   }
 });
 
-test('the unit chosen on the bench holds in the other views', async () => {
-  const { bench, driver } = screen;
-  await bench.press('u');
-  await driver.get(`${screen.app.address}/fittings`);
-  await bench.waitFor(async () => /Narrow tip at, in/.test(await bench.body()), 'not inches');
+test('the unit chosen at the fitting holds in the other views', async () => {
+  const { page } = screen;
+  await page.press('u');
+  await screen.page.go(`/fittings`);
+  await page.waitFor(async () => /Set at, in/.test(await page.body()), 'not inches');
 });
 
-test('the card to take home says the start, the word in this view, and the cautions', async () => {
-  const { bench, driver } = screen;
-  await bench.choose('Client', 'Tobiah');
+test('the card to take home says the start, the moves in this view, and the cautions', async () => {
+  const { page, driver } = screen;
+  await page.choose('Client', 'Tobiah');
   const card = await driver.findElement(By.css('section[aria-hidden=true]'));
   const text = String(await card.getAttribute('textContent'));
-  assert.match(text, /Hang the narrow tip/);
-  assert.match(text, /Left and right as seen facing him; the blade starts on his right/);
-  assert.match(text, /Nothing around the neck so tight that a finger will not pass/);
+  assert.match(text, /Set the tail tip at/);
+  assert.match(text, /Left and right: facing the client, blade on the wearer’s right/);
+  assert.match(text, /Never tighter than one finger’s room/);
   assert.equal(await card.isDisplayed(), false, 'on paper only');
 });
 
 test('from each view one reaches the others, and sees where one is', async () => {
-  const { bench, driver } = screen;
+  const { page, driver } = screen;
   for (const [name, path] of [
     ['Clients', '/clients'],
-    ['Rack', '/rack'],
-    ['Which tie', '/which-tie'],
+    ['Wardrobe', '/wardrobe'],
+    ['Choose a tie', '/choose-a-tie'],
     ['Knots', '/knots'],
-    ['In and out', '/in-and-out'],
-    ['Buying brief', '/brief'],
-    ['Fittings', '/fittings'],
-    ['Bench', '/'],
+    ['Import and export', '/import-export'],
+    ['Buying brief', '/buying-brief'],
+    ['Past fittings', '/fittings'],
+    ['Fitting', '/'],
   ] as const) {
-    await (await bench.one(`//nav//a[normalize-space()="${name}"]`)).click();
-    await bench.waitFor(async () => (await (await bench.one('//*[@aria-current="page"]')).getText()) === name, `not at ${name}`);
+    await (await page.one(`//nav//a[normalize-space()="${name}"]`)).click();
+    await page.waitFor(async () => (await (await page.one('//*[@aria-current="page"]')).getText()) === name, `not at ${name}`);
     assert.equal(new URL(await driver.getCurrentUrl()).pathname, path);
   }
 });
 
 test('an address that is not there says so, with ways on', async () => {
-  const { bench, driver } = screen;
-  await driver.get(`${screen.app.address}/nowhere`);
-  assert.match(await bench.body(), /There is nothing at this address\./);
-  await bench.one('//a[@href="/"]');
+  const { page } = screen;
+  await screen.page.go(`/nowhere`);
+  assert.match(await page.body(), /Page not found/);
+  await page.one('//a[@href="/"]');
 });

@@ -160,8 +160,8 @@ test('files that are none of ours are refused in words', async () => {
   assert.match(await faults('ties.csv', 'a,b\n1,2\n'), /names none of these columns/);
   assert.match(await faults('ties.csv', 'label,label\nx,y\n'), /“label” is there twice/);
   assert.match(await faults('ties.csv', 'label,note\n"open,x\n'), /quotation mark/);
-  assert.match(await faults('clients.vcf', 'hello'), /no contact card/);
-  assert.match(await faults('studio.json', '{"a":'), /not complete JSON/);
+  assert.match(await faults('clients.vcf', 'hello'), /not a contact card/);
+  assert.match(await faults('studio.json', '{"a":'), /not complete: it may have been cut off/);
   assert.match(await faults('studio.json', '{"format":"other"}'), /not a studio/);
   assert.match(await faults('studio.json', '{"format":"ropewalk-studio","formatVersion":99}'), /later Ropewalk/);
   assert.equal((await fetch(`${app.address}/api/export/passwords.csv`)).status, 404);

@@ -10,11 +10,11 @@ import { type App, startApp } from '../support/app.ts';
 import { question } from '../support/ties.ts';
 
 let app: App;
-let margit: PersonRecord;
+let marit: PersonRecord;
 before(async () => {
   app = await startApp();
-  const people = (await (await fetch(`${app.address}/api/people?find=margit`)).json()) as Page<PersonRecord>;
-  margit = people.rows[0]!;
+  const people = (await (await fetch(`${app.address}/api/people?find=marit`)).json()) as Page<PersonRecord>;
+  marit = people.rows[0]!;
 });
 after(() => app.stop());
 
@@ -32,20 +32,27 @@ const draft = () => ({
   knot: 'Li Ro Li Co T',
 });
 
+/** The columns of a table that can be copied, without some, as SQL lists them. */
+async function columnsOf(table: string, without: readonly string[]): Promise<string> {
+  const rows = await app.sql<{ columnName: string }[]>`
+    select column_name from information_schema.columns where table_name = ${table} and is_generated = 'NEVER'`;
+  return rows.flatMap(({ columnName }) => (without.includes(columnName) ? [] : `"${columnName}"`)).join(', ');
+}
+
 test('who is dressing is who was chosen on the device, and nobody where nobody was or who was is gone', async () => {
   assert.equal((await studio()).person, null);
-  assert.equal((await studio(as(margit.id))).person?.name, margit.name);
+  assert.equal((await studio(as(marit.id))).person?.name, marit.name);
   for (const id of [randomUUID(), 'nonsense', "'; drop table people"]) assert.equal((await studio(as(encodeURIComponent(id)))).person, null, id);
 });
 
 test('a fitting keeps who was dressing, under the name they had then', async () => {
-  const saved = (await (await send('/api/fittings', 'POST', draft(), as(margit.id))).json()) as Fitting;
-  assert.deepEqual([saved.personId, saved.personName], [margit.id, margit.name]);
-  const now = (await (await fetch(`${app.address}/api/people/${margit.id}`)).json()) as PersonRecord;
-  const renamed = await send(`/api/people/${margit.id}`, 'PUT', { ...now, name: 'Margit the elder' });
+  const saved = (await (await send('/api/fittings', 'POST', draft(), as(marit.id))).json()) as Fitting;
+  assert.deepEqual([saved.personId, saved.personName], [marit.id, marit.name]);
+  const now = (await (await fetch(`${app.address}/api/people/${marit.id}`)).json()) as PersonRecord;
+  const renamed = await send(`/api/people/${marit.id}`, 'PUT', { ...now, name: 'Marit the elder' });
   assert.equal(renamed.status, 200);
   const kept = (await (await fetch(`${app.address}/api/fittings/${saved.id}`)).json()) as Fitting;
-  assert.equal(kept.personName, margit.name);
+  assert.equal(kept.personName, marit.name);
   const nobody = (await (await send('/api/fittings', 'POST', draft())).json()) as Fitting;
   assert.deepEqual([nobody.personId, nobody.personName], [null, null]);
 });
@@ -63,13 +70,8 @@ test('nothing of one studio can point into another, whatever is sent', async () 
   const other = randomUUID();
   const theirs = randomUUID();
   await app.sql`insert into studios (id, name, created_at) values (${other}, 'Another studio', now() + interval '1 day')`;
-  const [columns] = [await app.sql<{ columnName: string }[]>`
-    select column_name from information_schema.columns
-    where table_name = 'clients' and is_generated = 'NEVER' and column_name not in ('id', 'studio_id')`];
-  const list = columns.map(({ columnName }) => columnName);
-  await app.sql`
-    insert into clients (id, studio_id, ${app.sql(list)})
-    select ${theirs}, ${other}, ${app.sql(list)} from clients limit 1`;
+  const columns = await columnsOf('clients', ['id', 'studio_id']);
+  await app.sql.unsafe(`insert into clients (id, studio_id, ${columns}) select $1, $2, ${columns} from clients limit 1`, [theirs, other]);
   const tie = { ...kinds.ties.fresh, id: randomUUID(), label: 'Stray', version: 0, archived: false, clientId: theirs };
   const added = await send('/api/ties', 'POST', tie);
   assert.equal(added.status, 400);
@@ -82,13 +84,8 @@ test('nothing of one studio can point into another, whatever is sent', async () 
 test('the same id in two studios is two records', async () => {
   const [tie] = await app.sql<{ id: string }[]>`select id from ties limit 1`;
   const [other] = await app.sql<{ id: string }[]>`select id from studios order by created_at desc limit 1`;
-  const columns = (
-    await app.sql<{ columnName: string }[]>`
-      select column_name from information_schema.columns
-      where table_name = 'ties' and is_generated = 'NEVER' and column_name not in ('studio_id', 'client_id', 'out_with', 'label')`
-  ).map(({ columnName }) => columnName);
-  await app.sql`
-    insert into ties (studio_id, label, ${app.sql(columns)}) select ${other!.id}, 'Theirs', ${app.sql(columns)} from ties where id = ${tie!.id}`;
+  const columns = await columnsOf('ties', ['studio_id', 'client_id', 'out_with', 'label']);
+  await app.sql.unsafe(`insert into ties (studio_id, label, ${columns}) select $1, 'Theirs', ${columns} from ties where id = $2`, [other!.id, tie!.id]);
   const seen = (await (await fetch(`${app.address}/api/ties/${tie!.id}`)).json()) as { label: string };
   assert.notEqual(seen.label, 'Theirs');
 });

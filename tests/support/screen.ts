@@ -6,12 +6,12 @@ import { type App, startApp } from './app.ts';
 export interface Screen {
   app: App;
   driver: Browser['driver'];
-  bench: FittingScreen;
-  /** The bench as a new person finds it: nothing remembered on the device. */
+  page: FittingScreen;
+  /** The fitting as a new person finds it: nothing remembered on the device. */
   startAfresh: () => Promise<void>;
 }
 
-/** The built application, a browser and the bench in it, for all tests of a file; `prepare` adds to the demo studio first. */
+/** The built application, a browser and the pages in it, for all tests of a file; `prepare` adds to the demo studio first. */
 export function openScreen(prepare?: (app: App) => Promise<unknown>): Screen {
   const screen = {} as Screen;
   let browser: Browser;
@@ -20,11 +20,12 @@ export function openScreen(prepare?: (app: App) => Promise<unknown>): Screen {
     await prepare?.(screen.app);
     browser = await openBrowser();
     screen.driver = browser.driver;
-    screen.bench = fittingPageOf(browser.driver, screen.app.address);
+    screen.page = fittingPageOf(browser.driver, screen.app.address);
     screen.startAfresh = async () => {
       await screen.driver.get(`${screen.app.address}/icon.svg`);
       await screen.driver.executeScript('sessionStorage.clear(); localStorage.clear();');
-      await screen.bench.open();
+      await screen.driver.manage().deleteAllCookies();
+      await screen.page.open();
     };
   });
   after(async () => {

@@ -26,7 +26,7 @@ function installPackages() {
   const lock = join(root, 'package-lock.json');
   const installed = join(root, 'node_modules', '.package-lock.json');
   if (existsSync(installed) && statSync(installed).mtimeMs >= statSync(lock).mtimeMs) return;
-  console.log('Installing npm packages …');
+  console.log('Installing npm packages…');
   const result = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: 'inherit' });
   if (result.status !== 0) {
     console.error('The npm packages could not be installed. Check the connection to the package registry and try again.');

@@ -80,7 +80,14 @@ async function fit(sql: Queryable, studio: StudioRecord, line: FittingLine): Pro
     jacketLabel: jacket.label,
     tieLabel: tie.label,
     cloth: { tie: tie.colours, shirt: shirt.colour, jacket: jacket.colour },
-    question: { client: planClient(client, undefined, person), shirt: planShirt(shirt), jacket, tie, aim: aimOn(client.aim, client.beltHeightMm), units: studio.units },
+    question: {
+      client: planClient(client, undefined, person),
+      shirt: planShirt(shirt),
+      jacket,
+      tie,
+      aim: aimOn(client.aim, client.beltHeightMm),
+      units: studio.units,
+    },
     knot: line.knot,
     note: line.note,
   });

@@ -11,7 +11,7 @@ const longMs = 50;
 export async function benchTies({ address }: CrowdedStudio): Promise<void> {
   const browser = await openBrowser(1280, 800);
   const page = fittingPageOf(browser.driver, address);
-  const judged = () => page.waitFor(async () => /can be worn with it, best first/.test(await page.body()), 'the rack was not judged');
+  const judged = () => page.waitFor(async () => /can be worn with it, best first/.test(await page.body()), 'the ties were not judged');
   try {
     await page.open('/');
     await page.choose('Client', 'Tobiah');

@@ -36,7 +36,7 @@ function installDebian(packages: readonly string[]): void {
   if (process.getuid?.() !== 0) {
     throw new MachineFailure(`Missing on this machine: ${packages.join(', ')}. Install with: sudo apt-get update && sudo ${command}`);
   }
-  console.log(`Installing ${packages.join(', ')} …`);
+  console.log(`Installing ${packages.join(', ')}…`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   const updated = spawnSync('apt-get', ['update', '-qq'], { stdio: ['ignore', 'ignore', 'inherit'], env });
   const [program = '', ...rest] = command.split(' ');

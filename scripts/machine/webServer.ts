@@ -17,7 +17,7 @@ const patienceMs = 20_000;
 /** Serves the built application on loopback and waits until it answers. */
 export async function startWebServer(port: number, databaseUrl: string, logLevel = 'warn'): Promise<WebServer> {
   const address = `http://${loopback}:${port}`;
-  const child = spawn(process.execPath, ['--import', 'tsx', join(root, 'src', 'shell', 'main.ts')], {
+  const child = spawn(process.execPath, [join(root, 'dist', 'server', 'shell.mjs')], {
     cwd: root,
     stdio: ['ignore', 'ignore', 'inherit'],
     // A group of its own: Ctrl-C is passed on in order, not to everything at once.

@@ -13,113 +13,114 @@ import { createDatabase, prepareStudio } from '../machine/studio.ts';
 import { startWebServer } from '../machine/webServer.ts';
 
 /** One picture of each main view, from the demo studio. */
-const pictures: readonly { readonly name: string; readonly path: string; readonly prepare: (bench: FittingScreen) => Promise<void> }[] = [
+const pictures: readonly { readonly name: string; readonly path: string; readonly prepare: (page: FittingScreen) => Promise<void> }[] = [
   {
-    name: 'bench',
+    name: 'fitting',
     path: '/',
-    prepare: async (bench) => {
-      await bench.choose('Client', 'Edrin');
-      await smallPicturesCome(bench);
+    prepare: async (page) => {
+      await page.choose('Client', 'Edrin');
+      await smallPicturesCome(page);
     },
   },
   {
-    name: 'bench-hung',
+    name: 'fitting-hung',
     path: '/',
-    prepare: async (bench) => {
-      await bench.choose('Client', 'Tobiah');
-      await bench.choose('Shirt', 'House white, cutaway');
-      await (await bench.one('//label[normalize-space()="hung"]')).click();
-      await (await bench.one('//label[normalize-space()="in"]')).click();
-      await smallPicturesCome(bench);
+    prepare: async (page) => {
+      await page.choose('Client', 'Tobiah');
+      await page.choose('Shirt', 'House white, cutaway');
+      await (await page.one('//label[normalize-space()="hung"]')).click();
+      await (await page.one('//label[normalize-space()="in"]')).click();
+      await smallPicturesCome(page);
     },
   },
   {
-    name: 'bench-hard-case',
+    name: 'fitting-hard-case',
     path: '/',
-    prepare: async (bench) => {
-      await bench.choose('Client', 'Pell');
-      await bench.turnTo('Tie');
-      await smallPicturesCome(bench);
+    prepare: async (page) => {
+      await page.choose('Client', 'Pell');
+      await page.turnTo('Tie');
+      await smallPicturesCome(page);
     },
   },
   {
-    name: 'which-tie',
+    name: 'choose-a-tie',
     path: '/',
-    prepare: async (bench) => {
-      await bench.choose('Client', 'Edrin');
-      await bench.open('/which-tie');
-      await bench.one('//*[contains(text(), "ties can be worn with it")]');
+    prepare: async (page) => {
+      await page.choose('Client', 'Edrin');
+      await page.open('/choose-a-tie');
+      await page.one('//*[contains(text(), "ties work with this outfit")]');
     },
   },
   {
     name: 'buying-brief',
     path: '/',
-    prepare: async (bench) => {
-      await bench.choose('Client', 'Tobiah');
-      await bench.choose('Shirt', 'White poplin');
-      await bench.open('/brief');
-      await bench.one('//*[starts-with(@aria-label, "Ties that would serve")]');
-      await bench.waitFor(async () => !/looking at the others/.test(await bench.body()), 'the other outfits were not looked at');
+    prepare: async (page) => {
+      await page.choose('Client', 'Tobiah');
+      await page.choose('Shirt', 'White poplin');
+      await page.open('/buying-brief');
+      await page.one('//*[starts-with(@aria-label, "Ties that would serve")]');
+      await page.waitFor(async () => !/Loading the others/.test(await page.body()), 'the other outfits were not looked at');
     },
   },
   {
     name: 'knots',
     path: '/',
-    prepare: async (bench) => {
-      await bench.choose('Client', 'Tobiah');
-      await bench.open('/knots');
-      await bench.one('//*[@data-code="4.1"]//*[local-name()="image"]');
+    prepare: async (page) => {
+      await page.choose('Client', 'Tobiah');
+      await page.open('/knots');
+      await page.one('//*[@data-code="4.1"]//*[local-name()="image"]');
     },
   },
   {
     name: 'knot',
     path: '/',
-    prepare: async (bench) => {
-      await bench.choose('Client', 'Edrin');
-      await bench.open('/knots/6.4');
-      await inCloth(bench, 1);
+    prepare: async (page) => {
+      await page.choose('Client', 'Edrin');
+      await page.open('/knots/6.4');
+      await inCloth(page, 1);
     },
   },
   {
     name: 'knots-compared',
     path: '/',
-    prepare: async (bench) => {
-      await bench.choose('Client', 'Edrin');
-      await bench.open('/knots/compare?of=4.1,6.4,8.7,8.12');
-      await inCloth(bench, 4);
+    prepare: async (page) => {
+      await page.choose('Client', 'Edrin');
+      await page.open('/knots/compare?of=4.1,6.4,8.7,8.12');
+      await inCloth(page, 4);
     },
   },
-  { name: 'fittings', path: '/fittings', prepare: async () => undefined },
-  { name: 'clients', path: '/clients', prepare: async (bench) => void (await bench.one('//a[normalize-space()="Wick Fenlow"]')) },
-  { name: 'client', path: '/clients', prepare: (bench) => bench.openRecord('clients', 'corvane') },
-  { name: 'outfit', path: '/clients', prepare: (bench) => bench.openRecord('outfits', 'speech') },
-  { name: 'shirt', path: '/clients', prepare: (bench) => bench.openRecord('shirts', 'sea-grey') },
-  { name: 'tie', path: '/clients', prepare: (bench) => bench.openRecord('ties', 'long slate') },
-  { name: 'rack', path: '/rack', prepare: async (bench) => void (await bench.one('//*[contains(., "out with")]')) },
+  { name: 'past-fittings', path: '/fittings', prepare: async () => undefined },
+  { name: 'clients', path: '/clients', prepare: async (page) => void (await page.one('//a[normalize-space()="Wick Fenlow"]')) },
+  { name: 'client', path: '/clients', prepare: (page) => page.openRecord('clients', 'corvane') },
+  { name: 'outfit', path: '/clients', prepare: (page) => page.openRecord('outfits', 'speech') },
+  { name: 'shirt', path: '/clients', prepare: (page) => page.openRecord('shirts', 'sea-grey') },
+  { name: 'person', path: '/people', prepare: (page) => page.openRecord('people', 'ostler') },
+  { name: 'tie', path: '/clients', prepare: (page) => page.openRecord('ties', 'long slate') },
+  { name: 'wardrobe', path: '/wardrobe', prepare: async (page) => void (await page.one('//*[contains(., "lent to")]')) },
   {
-    name: 'in-and-out',
-    path: '/in-and-out',
-    prepare: async (bench) => {
+    name: 'import-export',
+    path: '/import-export',
+    prepare: async (page) => {
       const table =
         'label,length_mm,blade_mm,thickness_mm,colours\nHarbour plaid,1480,80,3.2,#5b3a2e #c9b98a\nKeel grey,1470,780,2.8,#6a7077\n';
-      await bench.importFile('ties.csv', table);
-      await bench.one('//*[contains(text(), "at fault")]');
+      await page.importFile('ties.csv', table);
+      await page.one('//*[contains(text(), "error")]');
     },
   },
 ];
 
 /** Waits until the first of the ranked knots has its picture instead of its outline. */
-async function smallPicturesCome(bench: FittingScreen): Promise<void> {
-  await bench.one('//*[@data-rank="1"]//*[local-name()="image"]');
+async function smallPicturesCome(page: FittingScreen): Promise<void> {
+  await page.one('//*[@data-rank="1"]//*[local-name()="image"]');
 }
 
 const mostTyingMs = 180_000;
 
 /** Waits until so many knots are shown in this very tie. */
-async function inCloth(bench: FittingScreen, knots: number): Promise<void> {
-  await bench.one('//canvas[@data-drawn="true"]');
-  const said = /Simulated in this tie|In this very tie/g;
-  await bench.waitFor(async () => (await bench.body()).match(said)?.length === knots, 'it was never tied', mostTyingMs);
+async function inCloth(page: FittingScreen, knots: number): Promise<void> {
+  await page.one('//canvas[@data-drawn="true"]');
+  const said = /Simulated in this tie|In this tie\./g;
+  await page.waitFor(async () => (await page.body()).match(said)?.length === knots, 'it was never tied', mostTyingMs);
 }
 
 /** Four knots, each in another cloth, cut out of their pages into one picture. */
@@ -147,9 +148,9 @@ await runTask(async () => {
         const browser = await openBrowser(size.width, size.height);
         try {
           await fitViewport(browser.driver);
-          const bench = fittingPageOf(browser.driver, web.address);
-          await bench.open(path);
-          await prepare(bench);
+          const page = fittingPageOf(browser.driver, web.address);
+          await page.open(path);
+          await prepare(page);
           await settled(browser.driver);
           writeFileSync(join(folder, `${name}.png`), await browser.driver.takeScreenshot(), 'base64');
           console.log(`docs/screenshots/${name}.png`);
@@ -171,13 +172,13 @@ async function fourInCloth(address: string): Promise<void> {
   for (const { client, tie, knot } of fourKnots) {
     const browser = await openBrowser(size.width, size.height);
     try {
-      const bench = fittingPageOf(browser.driver, address);
-      await bench.open('/');
-      await bench.choose('Client', client);
-      await bench.choose('Tie', tie);
-      await bench.open(`/knots/${knot}`);
-      await inCloth(bench, 1);
-      const canvas = await bench.one('//canvas[@data-drawn="true"]');
+      const page = fittingPageOf(browser.driver, address);
+      await page.open('/');
+      await page.choose('Client', client);
+      await page.choose('Tie', tie);
+      await page.open(`/knots/${knot}`);
+      await inCloth(page, 1);
+      const canvas = await page.one('//canvas[@data-drawn="true"]');
       cells.push(PNG.sync.read(Buffer.from(await canvas.takeScreenshot(), 'base64')));
     } finally {
       await browser.quit();
@@ -204,5 +205,7 @@ async function fitViewport(driver: WebDriver): Promise<void> {
 
 async function settled(driver: WebDriver): Promise<void> {
   await driver.executeScript('document.activeElement?.blur()');
-  await driver.executeAsyncScript('const done = arguments[0]; document.fonts.ready.then(() => setTimeout(done, 400));');
+  await driver.executeAsyncScript(
+    'const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(done)));',
+  );
 }

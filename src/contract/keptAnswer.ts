@@ -33,8 +33,7 @@ export function broughtUp({ version, request, answer }: KeptAnswer): BroughtUp {
 }
 
 /** How the first version kept an answer; what later revisions of it added may be missing. */
-interface FirstAnswer
-  extends Omit<KnotPlan, 'code' | 'title' | 'steps' | 'refusal' | 'start' | 'shape' | 'tail'> {
+interface FirstAnswer extends Omit<KnotPlan, 'code' | 'title' | 'steps' | 'refusal' | 'start' | 'shape' | 'tail'> {
   readonly tailFault?: { readonly kind: 'none' | 'too-short' | 'peeps-out'; readonly byMm?: number };
   readonly start: Omit<KnotPlan['start'], 'set' | 'readings' | 'landmarks' | 'bladeLandmark'> & {
     readonly sets?: 'tail' | 'blade';

@@ -13,8 +13,8 @@ import type { LengthUnit } from '../core/units/length.ts';
 import { usualWearer } from '../core/usual.ts';
 import { buttons, oneOf, profile } from './atoms.ts';
 import { type Checked, check, read } from './check.ts';
-import { lengthOf, type Say, sayIn } from './lengths.ts';
 import { canonicalMoves, longestMoves } from './knotMoves.ts';
+import { lengthOf, type Say, sayIn } from './lengths.ts';
 
 /** The most moves a plan considers: beyond them no tie is long enough. */
 export const mostMoves = 12;
@@ -79,7 +79,7 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
     aim: group('The aim', lengths(measures.aim, say, [])),
     taste: group('The taste', { ...likingFields, ...ruleFields, ...searchFields }),
     liking: group('The preferences', likingFields),
-    rules: group('The house rules', ruleFields),
+    rules: group('The rules', ruleFields),
     search: group('The search', searchFields),
     calibration: calibrationSchema,
     units: oneOf('The unit', ['cm', 'in']),

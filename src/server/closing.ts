@@ -4,7 +4,9 @@
  */
 const key = Symbol.for('ropewalk.closing');
 type Closer = () => Promise<void>;
-const closers: Set<Closer> = ((globalThis as unknown as Record<symbol, Set<Closer> | undefined>)[key] ??= new Set());
+const ofProcess = globalThis as unknown as Record<symbol, Set<Closer> | undefined>;
+const closers = ofProcess[key] ?? new Set<Closer>();
+ofProcess[key] = closers;
 
 export function whenClosing(close: Closer): void {
   closers.add(close);

@@ -110,7 +110,9 @@ function fittingColumns(sql: Queryable) {
 }
 
 function answerFor({ question, knot }: FittingDraft): KnotPlan {
-  const answer = plan({ ...question, search: { ...question.search, knots: 'all', also: [knot] } }).knots.find(({ moves }) => moves === knot);
+  const answer = plan({ ...question, search: { ...question.search, knots: 'all', also: [knot] } }).knots.find(
+    ({ moves }) => moves === knot,
+  );
   if (!answer) throw invalid([{ path: 'knot', message: `“${knot}” is not among the knots worked out for these measures.` }]);
   if (answer.refusal) throw invalid([{ path: 'knot', message: answer.refusal.text }]);
   return answer;

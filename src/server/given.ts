@@ -28,7 +28,9 @@ export async function givenTo({ cookies }: Pick<APIContext, 'cookies'>, answersF
     const who = await whoAsks(sql, cookies.get(personCookie)?.value);
     const [people, answers] = await Promise.all([list({ ...who, sql }, 'people', firstOfList), answersFor({ ...who, sql })]);
     // As it would have crossed the wire.
-    return JSON.parse(JSON.stringify({ preferences, studio: { ...who.studio, person: who.person }, answers: [...people, ...answers] })) as Given;
+    return JSON.parse(
+      JSON.stringify({ preferences, studio: { ...who.studio, person: who.person }, answers: [...people, ...answers] }),
+    ) as Given;
   };
   try {
     return await Promise.race([read(), afterPatience({ preferences, studio: null, answers: [] })]);
@@ -77,7 +79,9 @@ export async function record(asking: Asking, kind: Kind, id: string): Promise<An
   if (!found) return [];
   const theirs =
     kind === 'clients'
-      ? await Promise.all((['outfits', 'shirts', 'jackets', 'ties', 'squares'] as const).map((piece) => list(asking, piece, { clientId: id })))
+      ? await Promise.all(
+          (['outfits', 'shirts', 'jackets', 'ties', 'squares'] as const).map((piece) => list(asking, piece, { clientId: id })),
+        )
       : [];
   return [[answerKeys.record(kind, id), found], ...theirs.flat()];
 }

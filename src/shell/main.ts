@@ -12,8 +12,9 @@ const usualPort = 4310;
 /** A studio's pages ask a few dozen times a minute; a program that goes wrong asks thousands. */
 const usualMostAMinute = 6000;
 
-const built = join(import.meta.dirname, '..', '..', 'dist');
-const { handler } = (await import(pathToFileURL(join(built, 'server', 'entry.mjs')).href)) as { handler: RequestHandler };
+/** It is bundled beside the pages it stands in front of. */
+const pages = join(import.meta.dirname, 'entry.mjs');
+const { handler } = (await import(pathToFileURL(pages).href)) as { handler: RequestHandler };
 
 const host = process.env['HOST'] ?? loopback;
 const port = Number(process.env['PORT'] ?? usualPort);
@@ -29,7 +30,7 @@ const server = createServer(
   },
   shellFor({
     handler,
-    filesIn: join(built, 'client'),
+    filesIn: join(import.meta.dirname, '..', 'client'),
     hosts: [loopback, 'localhost', '[::1]', host.toLowerCase(), ...named],
     mostAMinute: Number(process.env['ROPEWALK_MOST_A_MINUTE'] ?? usualMostAMinute),
   }),

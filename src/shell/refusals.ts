@@ -27,7 +27,8 @@ const reading: ReadonlySet<string> = new Set(['GET', 'HEAD', 'OPTIONS']);
 export const onlyFromHere: RequestHandler = (request, response, next) => {
   if (reading.has(request.method)) return next();
   const { origin, host } = request.headers;
-  const isElsewhere = request.headers['sec-fetch-site'] === 'cross-site' || (origin !== undefined && originHost(origin) !== host?.toLowerCase());
+  const isElsewhere =
+    request.headers['sec-fetch-site'] === 'cross-site' || (origin !== undefined && originHost(origin) !== host?.toLowerCase());
   if (!isElsewhere) return next();
   response.status(403).json(problem('wrong-origin', 'Nothing was changed: the request came from another site.'));
 };

@@ -14,7 +14,7 @@ const paletteWorker = {
     const width = Math.max(1, Math.round(photo.width * scale));
     const height = Math.max(1, Math.round(photo.height * scale));
     const context = new OffscreenCanvas(width, height).getContext('2d');
-    if (!context) throw new Error('This browser cannot read pictures.');
+    if (!context) throw new Error('This browser can’t read pictures.');
     // Neighbouring threads mixed together would be colours the cloth does not have.
     context.imageSmoothingEnabled = false;
     const cut = (1 - middle) / 2;

@@ -62,7 +62,7 @@ test('a client is added: faults are told in words, nothing typed is lost, and th
   await page.type('Name', 'Orla Tarwick');
   await (await page.one('(//button[starts-with(normalize-space(), "Measure:")])[1]')).click();
   await page.type('Collar button to belt', 'wide');
-  await shows(/Front drop is not a length: “wide”/);
+  await shows(/Collar button to belt is not a length: “wide”/);
   await page.type('Collar button to belt', '17 3/4 in');
   await driver.navigate().refresh();
   await shows(/What you entered earlier and didn’t save is still here/);

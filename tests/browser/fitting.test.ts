@@ -30,7 +30,10 @@ test('a measure typed in moves everything, and can be undone and done again', as
   await page.waitFor(async () => (await page.chosenKnot()) === 'Four-in-hand', 'not chosen');
   const before = await page.start();
   await page.type('Collar button to belt', '48');
-  await page.waitFor(async () => Number.parseFloat(await page.start()) < Number.parseFloat(before) - 1, 'a longer drop asks for a higher tail tip');
+  await page.waitFor(
+    async () => Number.parseFloat(await page.start()) < Number.parseFloat(before) - 1,
+    'a longer drop asks for a higher tail tip',
+  );
   const changed = await page.start();
   assert.match(await page.body(), /On record: 45\.5/);
   await (await page.button('Undo (Ctrl + Z)')).click();
@@ -44,7 +47,12 @@ test('an empty measure is estimated from height, and said to be', async () => {
   const { page } = screen;
   await page.choose('Client', 'Tobiah');
   await page.type('Collar button to belt', '');
-  await page.waitFor(async () => /is estimated from height: 45\.4 cm/.test(await page.body()) && (await (await page.field('Collar button to belt')).getAttribute('placeholder')) === '≈ 45.4', 'no word of it');
+  await page.waitFor(
+    async () =>
+      /is estimated from height: 45\.4 cm/.test(await page.body()) &&
+      (await (await page.field('Collar button to belt')).getAttribute('placeholder')) === '≈ 45.4',
+    'no word of it',
+  );
 });
 
 test('what is no measure is kept as typed, with what is wrong and without a save', async () => {
@@ -168,7 +176,11 @@ test('a chooser is left by Escape, or by pressing something else, without a choi
   await page.choose('Client', 'Tobiah');
   const options = async () => (await driver.findElements(By.css('[role=option]'))).length;
   const open = async () => {
-    await (await page.one('//button[span[normalize-space()="Shirt:"]] | //span[normalize-space()="Shirt"]/following-sibling::button | //label[normalize-space()="Shirt"]/following-sibling::button')).click();
+    await (
+      await page.one(
+        '//button[span[normalize-space()="Shirt:"]] | //span[normalize-space()="Shirt"]/following-sibling::button | //label[normalize-space()="Shirt"]/following-sibling::button',
+      )
+    ).click();
     await page.waitFor(async () => (await options()) > 0, 'not opened');
   };
   await open();

@@ -62,7 +62,7 @@ test('a tie that is out is not among those that can be taken, unless asked for',
   const { page } = screen;
   await page.choose('Client', 'Tobiah');
   await screen.page.go(`/choose-a-tie`);
-  await shows(/best first/);
+  await shows(/best match first/);
   assert.doesNotMatch(await page.body(), /Pilot blue, brass buoy\n/);
   await (await page.one('//label[starts-with(normalize-space(), "also lent")]')).click();
   await shows(/Pilot blue, brass buoy\n[^\n]*\nlent/);

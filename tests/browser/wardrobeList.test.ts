@@ -37,7 +37,10 @@ test('a width along the tie is added, drawn by its edge, and changes what the kn
   const figures = (text: string) => [...text.matchAll(/[\d.]+/g)].map(([figure]) => Number(figure));
   // It is entered to the millimetre.
   const moved = figures(await row()).map((figure, i) => Math.abs(figure - (figures(straight)[i] ?? 0)));
-  assert.ok(moved.every((cm) => cm < 0.15), `a width on the straight taper changes nothing: ${moved}`);
+  assert.ok(
+    moved.every((cm) => cm < 0.15),
+    `a width on the straight taper changes nothing: ${moved}`,
+  );
   const edge = await page.one('//*[@role="slider"][starts-with(@aria-label, "Width ")]');
   await edge.sendKeys(Key.PAGE_DOWN, Key.PAGE_DOWN);
   await page.waitFor(async () => (await row()) !== straight, 'the knots stayed as they were');
@@ -101,7 +104,11 @@ test('a square is judged beside the tie, and sets are split', async () => {
   await shows(/Sold with this tie: safe, and looks bought as a set/);
   await driver.navigate().refresh();
   await shows(/Pocket square/);
-  assert.equal(await (await page.one('//label[normalize-space()="a matched set is allowed"]/input')).isSelected(), true, 'remembered on this device');
+  assert.equal(
+    await (await page.one('//label[normalize-space()="a matched set is allowed"]/input')).isSelected(),
+    true,
+    'remembered on this device',
+  );
 });
 
 test('a table is looked at first, then brought in, or refused as a whole', async () => {

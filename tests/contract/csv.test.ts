@@ -5,8 +5,8 @@ import { columnsOf } from '../../src/contract/exchange/columns.ts';
 import { readCsv, writeCsv } from '../../src/contract/exchange/csv.ts';
 import { readVcards, writeVcards } from '../../src/contract/exchange/vcard.ts';
 import { withLatest } from '../../src/contract/fields/taken.ts';
-import { kindCodes } from '../../src/contract/records/kindWords.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
+import { kindCodes } from '../../src/contract/records/kindWords.ts';
 import type { TakenMeasure } from '../../src/contract/records/records.ts';
 
 /** Any text a record can hold: everything but the one sign the database cannot keep. */

@@ -5,12 +5,12 @@ import { readCsv, writeCsv } from '../../src/contract/exchange/csv.ts';
 import { isExchangeFile } from '../../src/contract/exchange/report.ts';
 import { readStudioFile } from '../../src/contract/exchange/studioFile.ts';
 import { readVcards, writeVcards } from '../../src/contract/exchange/vcard.ts';
-import { sayIn } from '../../src/contract/lengths.ts';
 import { labelOf } from '../../src/contract/fields/field.ts';
 import { isNamed } from '../../src/contract/fields/reference.ts';
 import { sayTaken } from '../../src/contract/fields/taken.ts';
-import { kindCodes } from '../../src/contract/records/kindWords.ts';
+import { sayIn } from '../../src/contract/lengths.ts';
 import { fieldsOf, kinds } from '../../src/contract/records/kinds/index.ts';
+import { kindCodes } from '../../src/contract/records/kindWords.ts';
 import { sayValue } from '../../src/contract/records/sayValue.ts';
 
 const say = sayIn('cm');

@@ -2,8 +2,8 @@ import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import { forgetAtHand, isAtHand, keepAtHand, keptAtHand } from '../../src/islands/atHand/kept.ts';
 import { freshAtHand } from '../../src/islands/atHand/values.ts';
-import { emptyWardrobe } from '../support/wardrobe.ts';
 import { dropDraft, keepDraft, keptDraft } from '../../src/islands/records/form/drafts.ts';
+import { emptyWardrobe } from '../support/wardrobe.ts';
 
 const kept = new Map<string, string>();
 beforeEach(() => {

@@ -3,7 +3,6 @@ import { randomUUID } from 'node:crypto';
 import test from 'node:test';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { Wardrobe } from '../../src/contract/records/records.ts';
-import { studio } from '../support/wardrobe.ts';
 import { usualTie } from '../../src/core/usual.ts';
 import { freshAtHand } from '../../src/islands/atHand/values.ts';
 import { clientsOutfits } from '../../src/islands/fitting/choose/brief/clientsOutfits.ts';
@@ -13,6 +12,7 @@ import { drawnTie } from '../../src/islands/records/pictures/drawnTie.ts';
 import { createEntryStore } from '../../src/islands/ui/entryStore.ts';
 import { Outage, Refusal } from '../../src/islands/wire/http.ts';
 import { createQueryClient } from '../../src/islands/wire/queries.ts';
+import { studio } from '../support/wardrobe.ts';
 
 const client = (changes: object) => ({ ...freshEntries('clients', {}), name: 'A', ...changes });
 const taking = (measure: string, mm: unknown, takenOn = '2026-11-25') => ({ measure, mm, how: 'tape', takenOn });

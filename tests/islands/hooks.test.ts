@@ -1,8 +1,8 @@
 import '../support/dom.ts';
 import assert from 'node:assert/strict';
 import { afterEach, mock, test } from 'node:test';
-import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
 import { QueryClientProvider } from '@tanstack/react-query';
+import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
 import { createElement, type ReactNode } from 'react';
 import { changedInBetween } from '../../src/contract/problem.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
@@ -16,8 +16,8 @@ import { useSaving } from '../../src/islands/fitting/useSaving.ts';
 import { useKeeping } from '../../src/islands/records/form/useKeeping.ts';
 import { useLiveCloth } from '../../src/islands/seen/useLiveCloth.ts';
 import { createQueryClient } from '../../src/islands/wire/queries.ts';
-import { answerWorkers } from '../support/workers.ts';
 import { emptyWardrobe } from '../support/wardrobe.ts';
+import { answerWorkers } from '../support/workers.ts';
 
 afterEach(() => {
   cleanup();
@@ -50,7 +50,11 @@ const json = (status: number, body: unknown) => () => new Response(JSON.stringif
 const refusal = (code: string, more: object = {}) => ({ error: { code, message: 'No.', fields: [], ...more } });
 
 test('a fitting is saved again and again under one id while the records are away, and then once', async () => {
-  const sent = answering(json(503, refusal('records-unreachable')), json(503, refusal('records-unreachable')), json(201, { id: 'f', clientName: 'W' }));
+  const sent = answering(
+    json(503, refusal('records-unreachable')),
+    json(503, refusal('records-unreachable')),
+    json(201, { id: 'f', clientName: 'W' }),
+  );
   const { result } = renderHook(() => useSaving(values), inQueries());
   assert.equal(result.current.state.kind, 'unsaved');
   act(() => result.current.save(values, question, 'Li Ro Li Co T'));
@@ -90,7 +94,10 @@ const client = { ...kinds.clients.fresh, id: 'c', version: 1, archived: false, n
 
 test('a record that somebody else changed comes back with theirs, and a refusal with its faults', async () => {
   const theirs = { ...client, version: 2, name: 'B' };
-  answering(json(409, refusal(changedInBetween, { current: theirs })), json(400, refusal('invalid', { fields: [{ path: 'name', message: 'No name.' }] })));
+  answering(
+    json(409, refusal(changedInBetween, { current: theirs })),
+    json(400, refusal('invalid', { fields: [{ path: 'name', message: 'No name.' }] })),
+  );
   const kept: unknown[] = [];
   const { result } = renderHook(() => useKeeping('clients', 'cm', (record) => kept.push(record)), inQueries());
   act(() => result.current.keep(client));
@@ -130,7 +137,12 @@ test('ties are ranked as they are judged; another outfit begins anew; stopping i
   const outfit = { question, shirtColour: null };
   const ties: never[] = [];
   const { result } = renderHook(() => useTieRanking(outfit, ties), inQueries());
-  await waitFor(() => assert.deepEqual(result.current.ranked.map(({ id }) => id), ['b', 'a']));
+  await waitFor(() =>
+    assert.deepEqual(
+      result.current.ranked.map(({ id }) => id),
+      ['b', 'a'],
+    ),
+  );
   assert.equal(result.current.state, 'judging');
   act(() => result.current.stop());
   await waitFor(() => assert.equal(result.current.state, 'stopped'));
@@ -143,10 +155,12 @@ test('ties are ranked as they are judged; another outfit begins anew; stopping i
 });
 
 test('a knot that can’t be tied in this tie is told so; one that is stopped is not tied on', async () => {
-  answerWorkers({ tie: async (_request: unknown, onProgress: (share: number, attempt: number) => Promise<void>) => {
-    await onProgress(0.5, 0);
-    return undefined;
-  } });
+  answerWorkers({
+    tie: async (_request: unknown, onProgress: (share: number, attempt: number) => Promise<void>) => {
+      await onProgress(0.5, 0);
+      return undefined;
+    },
+  });
   const request = referenceTying(parseKnot('Li Ro Li Co T'));
   const { result } = renderHook(() => useLiveCloth(request), inQueries());
   assert.deepEqual(result.current.live, { kind: 'tying', share: 0, attempt: 0 });

@@ -23,7 +23,10 @@ const complete = completeRequest({ ...question, jacket: { lapelMm: 85 } });
 const lengths = (['client', 'shirt', 'jacket', 'tie', 'aim'] as const).flatMap((part) =>
   Object.keys(measures[part]).flatMap((key) => (key in (complete[part] ?? {}) ? [{ part, key }] : [])),
 );
-const entered = fc.oneof(fc.double({ min: -50, max: 2500, noNaN: true }), fc.constantFrom(null, '', 'wide', Number.NaN, Number.POSITIVE_INFINITY));
+const entered = fc.oneof(
+  fc.double({ min: -50, max: 2500, noNaN: true }),
+  fc.constantFrom(null, '', 'wide', Number.NaN, Number.POSITIVE_INFINITY),
+);
 
 test('the quick look and the checks that word faults agree on every question', () => {
   let refused = 0;

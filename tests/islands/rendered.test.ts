@@ -177,9 +177,15 @@ test('a brief is read out with its ranges; one that finds nothing says what woul
   const { tie: _, ...dressed } = question;
   const brief = buyingBrief({ question: dressed, shirtColour: '#f6f7f9' });
   const words = says(createElement(BriefInWords, { brief, units: 'cm', shirtColour: '#f6f7f9' }));
-  assert.match(words, /Blade [\d.]+(–[\d.]+ cm| cm or (more|less)) Thickness (any|[\d.]+(–[\d.]+ mm| mm or (more|less))) Length \d+(–\d+ cm| cm or (more|less))/);
+  assert.match(
+    words,
+    /Blade [\d.]+(–[\d.]+ cm| cm or (more|less)) Thickness (any|[\d.]+(–[\d.]+ mm| mm or (more|less))) Length \d+(–\d+ cm| cm or (more|less))/,
+  );
   const none = buyingBrief({ question: { ...dressed, jacket: { lapelMm: 160 }, rules: { lapelRule: 'match' } }, shirtColour: '#f6f7f9' });
-  assert.match(says(createElement(BriefInWords, { brief: none, units: 'cm', shirtColour: '#f6f7f9' })), /No tie in the shops serves this outfit/);
+  assert.match(
+    says(createElement(BriefInWords, { brief: none, units: 'cm', shirtColour: '#f6f7f9' })),
+    /No tie in the shops serves this outfit/,
+  );
 });
 
 test('the outfits a brief serves are told by how much of it, and those still looked at', () => {

@@ -140,7 +140,10 @@ test('each piece is exchanged by itself', () => {
   assert.deepEqual([tied.tie.label, tied.question.tie.bladeMm, tied.colours.tie], ['House', 60, ['#123456', '#ffffff']]);
   assert.equal(tied.question.shirt, atHand.question.shirt);
   const shirted = withShirt(atHand, { ...shirt, id: 's9', collarSpreadMm: 140, colour: '#eeeeee' });
-  assert.deepEqual([shirted.question.shirt.collarSpreadMm, shirted.colours.shirt, shirted.colours.tie], [140, '#eeeeee', atHand.colours.tie]);
+  assert.deepEqual(
+    [shirted.question.shirt.collarSpreadMm, shirted.colours.shirt, shirted.colours.tie],
+    [140, '#eeeeee', atHand.colours.tie],
+  );
   assert.equal(withJacket(atHand, null).question.jacket, null);
   const aimed = withAim(atHand, 'belt-middle');
   assert.deepEqual([aimed.aim, aimed.question.aim.offsetMm], ['belt-middle', 18]);
@@ -188,7 +191,12 @@ test('a saved fitting stands at hand as it was, with its aim by name where it ha
     answerVersion,
   };
   const opened = atHandOfFitting(fitting);
-  assert.deepEqual(opened, { ...before, knot: 'Li Ro Li Co T', note: 'a note', question: { ...before.question, calibration: uncalibrated } });
+  assert.deepEqual(opened, {
+    ...before,
+    knot: 'Li Ro Li Co T',
+    note: 'a note',
+    question: { ...before.question, calibration: uncalibrated },
+  });
   const odd = atHandOfFitting({ ...fitting, request: { ...fitting.request, aim: { offsetMm: 3, aboveMm: 4, belowMm: 5 } } });
   assert.equal(odd.aim, 'own');
 });

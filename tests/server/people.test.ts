@@ -1,11 +1,11 @@
 import assert from 'node:assert/strict';
 import { randomUUID } from 'node:crypto';
 import { after, before, test } from 'node:test';
+import { dayIn } from '../../src/contract/days.ts';
 import type { Fitting } from '../../src/contract/fitting.ts';
 import { personCookie } from '../../src/contract/preferences.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { Page, PersonRecord, StudioSeen } from '../../src/contract/records/records.ts';
-import { dayIn } from '../../src/contract/days.ts';
 import { type App, startApp } from '../support/app.ts';
 import { question } from '../support/ties.ts';
 
@@ -21,7 +21,8 @@ after(() => app.stop());
 const as = (id: string) => ({ cookie: `${personCookie}=${id}` });
 const send = (path: string, method: string, body: unknown, headers: Record<string, string> = {}) =>
   fetch(app.address + path, { method, headers: { 'content-type': 'application/json', ...headers }, body: JSON.stringify(body) });
-const studio = async (headers: Record<string, string> = {}) => (await (await fetch(`${app.address}/api/studio`, { headers })).json()) as StudioSeen;
+const studio = async (headers: Record<string, string> = {}) =>
+  (await (await fetch(`${app.address}/api/studio`, { headers })).json()) as StudioSeen;
 const draft = () => ({
   id: randomUUID(),
   clientName: 'Walk-in',
@@ -42,7 +43,8 @@ async function columnsOf(table: string, without: readonly string[]): Promise<str
 test('who is dressing is who was chosen on the device, and nobody where nobody was or who was is gone', async () => {
   assert.equal((await studio()).person, null);
   assert.equal((await studio(as(marit.id))).person?.name, marit.name);
-  for (const id of [randomUUID(), 'nonsense', "'; drop table people"]) assert.equal((await studio(as(encodeURIComponent(id)))).person, null, id);
+  for (const id of [randomUUID(), 'nonsense', "'; drop table people"])
+    assert.equal((await studio(as(encodeURIComponent(id)))).person, null, id);
 });
 
 test('a fitting keeps who was dressing, under the name they had then', async () => {
@@ -85,7 +87,10 @@ test('the same id in two studios is two records', async () => {
   const [tie] = await app.sql<{ id: string }[]>`select id from ties limit 1`;
   const [other] = await app.sql<{ id: string }[]>`select id from studios order by created_at desc limit 1`;
   const columns = await columnsOf('ties', ['studio_id', 'client_id', 'out_with', 'label']);
-  await app.sql.unsafe(`insert into ties (studio_id, label, ${columns}) select $1, 'Theirs', ${columns} from ties where id = $2`, [other!.id, tie!.id]);
+  await app.sql.unsafe(`insert into ties (studio_id, label, ${columns}) select $1, 'Theirs', ${columns} from ties where id = $2`, [
+    other!.id,
+    tie!.id,
+  ]);
   const seen = (await (await fetch(`${app.address}/api/ties/${tie!.id}`)).json()) as { label: string };
   assert.notEqual(seen.label, 'Theirs');
 });

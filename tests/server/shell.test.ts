@@ -25,11 +25,15 @@ interface Answer {
 /** Asks with headers that a browser’s own fetch would not let be set. */
 function ask(address: string, headers: Record<string, string> = {}, method = 'GET', body = ''): Promise<Answer> {
   return new Promise((resolve, reject) => {
-    const sent = plainRequest(address, { method, headers: { ...headers, 'content-length': String(Buffer.byteLength(body)) } }, (response) => {
-      const chunks: Buffer[] = [];
-      response.on('data', (chunk: Buffer) => chunks.push(chunk));
-      response.on('end', () => resolve({ status: response.statusCode ?? 0, headers: response.headers, body: Buffer.concat(chunks) }));
-    });
+    const sent = plainRequest(
+      address,
+      { method, headers: { ...headers, 'content-length': String(Buffer.byteLength(body)) } },
+      (response) => {
+        const chunks: Buffer[] = [];
+        response.on('data', (chunk: Buffer) => chunks.push(chunk));
+        response.on('end', () => resolve({ status: response.statusCode ?? 0, headers: response.headers, body: Buffer.concat(chunks) }));
+      },
+    );
     sent.on('error', reject);
     sent.end(body);
   });
@@ -43,7 +47,8 @@ test('pages come with their content, and with a policy that lets no script run b
   const scripts = /script-src ([^;]*);/.exec(policy)?.[1] ?? '';
   assert.match(scripts, /^'self'( 'sha256-[^']+')+$/);
   assert.doesNotMatch(policy, /unsafe-eval|script-src[^;]*unsafe-inline/);
-  for (const directive of ["default-src 'self'", "object-src 'none'", "base-uri 'none'", "frame-ancestors 'none'"]) assert.ok(policy.includes(directive), directive);
+  for (const directive of ["default-src 'self'", "object-src 'none'", "base-uri 'none'", "frame-ancestors 'none'"])
+    assert.ok(policy.includes(directive), directive);
   assert.equal(headers['x-content-type-options'], 'nosniff');
   assert.equal(headers['cache-control'], 'private, no-cache');
   const html = body.toString();
@@ -103,18 +108,32 @@ test('it answers to its own names only', async () => {
     const answer = await ask(`${app.address}/api/clients`, { host });
     assert.deepEqual([answer.status, codeOf(answer)], [421, 'wrong-host'], host);
   }
-  for (const host of ['127.0.0.1', 'localhost', 'localhost:8080']) assert.equal((await ask(`${app.address}/api/health`, { host })).status, 200, host);
+  for (const host of ['127.0.0.1', 'localhost', 'localhost:8080'])
+    assert.equal((await ask(`${app.address}/api/health`, { host })).status, 200, host);
 });
 
 test('a page of another origin changes nothing, and reads nothing it is not let read', async () => {
   const { host } = new URL(app.address);
   const send = (headers: Record<string, string>) =>
-    ask(`${app.address}/api/import/clients.csv?apply=true`, { 'content-type': 'application/octet-stream', host, ...headers }, 'POST', 'name\nIntruder\n');
-  for (const headers of [{ origin: 'http://elsewhere.example' }, { origin: 'null' }, { 'sec-fetch-site': 'cross-site' }] as Record<string, string>[]) {
+    ask(
+      `${app.address}/api/import/clients.csv?apply=true`,
+      { 'content-type': 'application/octet-stream', host, ...headers },
+      'POST',
+      'name\nIntruder\n',
+    );
+  for (const headers of [{ origin: 'http://elsewhere.example' }, { origin: 'null' }, { 'sec-fetch-site': 'cross-site' }] as Record<
+    string,
+    string
+  >[]) {
     const answer = await send(headers);
     assert.deepEqual([answer.status, codeOf(answer)], [403, 'wrong-origin'], JSON.stringify(headers));
   }
-  const typed = await ask(`${app.address}/api/import/clients.csv?apply=true`, { 'content-type': 'text/csv', host }, 'POST', 'name\nIntruder\n');
+  const typed = await ask(
+    `${app.address}/api/import/clients.csv?apply=true`,
+    { 'content-type': 'text/csv', host },
+    'POST',
+    'name\nIntruder\n',
+  );
   assert.equal(typed.status, 415, 'nor can a form send the type that is taken');
   assert.equal(((await (await fetch(`${app.address}/api/clients?find=intruder`)).json()) as { total: number }).total, 0);
   assert.equal((await send({ origin: app.address })).status, 200, 'its own pages can');

@@ -24,7 +24,11 @@ const put = async (path: string, body: unknown) => {
 const list = async <T>(path: string): Promise<Page<T>> => (await fetch(app.address + path)).json();
 const bring = async (file: string, text: string, apply = true): Promise<ImportReport> =>
   (
-    await fetch(`${app.address}/api/import/${file}?apply=${apply}`, { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: text })
+    await fetch(`${app.address}/api/import/${file}?apply=${apply}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/octet-stream' },
+      body: text,
+    })
   ).json();
 
 test('of many who change one record at once exactly one gets through, and its change is what is kept', async () => {

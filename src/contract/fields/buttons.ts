@@ -10,8 +10,6 @@ export interface ButtonsField {
 
 export const buttonsKind: FieldKind<ButtonsField> = {
   check: (_, say) => buttons(say).required(),
-  columns: (name, key, { label }) => [
-    column(name, key, `${label}, mm, spaces between`, spaced, (cell) => words(cell).map(readNumber)),
-  ],
+  columns: (name, key, { label }) => [column(name, key, `${label}, mm, spaces between`, spaced, (cell) => words(cell).map(readNumber))],
   say: (_, value, { say }) => listed(value, (mm) => say(Number(mm)), ' · '),
 };

@@ -17,8 +17,6 @@ export const choicesKind: FieldKind<ChoicesField> = {
       .unique()
       .default([])
       .messages({ 'array.base': `${label} must be a list.`, 'array.unique': `${label}: one is named twice.` }),
-  columns: (name, key, { label, choices }) => [
-    column(name, key, `${label}: any of ${Object.keys(choices).join(', ')}`, spaced, words),
-  ],
+  columns: (name, key, { label, choices }) => [column(name, key, `${label}: any of ${Object.keys(choices).join(', ')}`, spaced, words)],
   say: ({ choices }, value) => listed(value, (code) => choices[code]?.label ?? code),
 };

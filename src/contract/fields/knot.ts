@@ -20,7 +20,13 @@ export const knotKind: FieldKind<KnotField> = {
       : Joi.string().allow(null).default(null).custom(canonicalMoves);
   },
   columns: (name, key, { label }) => [
-    column(name, key, `${label}: its moves in the wearer’s mirror, blade on the right, as Li Ro Li Co T; empty for none`, plain, emptyIsNull),
+    column(
+      name,
+      key,
+      `${label}: its moves in the wearer’s mirror, blade on the right, as Li Ro Li Co T; empty for none`,
+      plain,
+      emptyIsNull,
+    ),
   ],
   say: (_, value) => {
     try {

@@ -43,7 +43,8 @@ export const takenKind: FieldKind<TakenField> = {
         'array.unique': 'One measure was taken twice on one day: keep one of them.',
       }),
   columns: () => takenCodes.flatMap(columnsOfTaking),
-  say: (_, value, { say }) => (Array.isArray(value) ? (value as TakenMeasure[]).map((taken) => sayTaken(taken, say)).join('; ') || nothing : nothing),
+  say: (_, value, { say }) =>
+    Array.isArray(value) ? (value as TakenMeasure[]).map((taken) => sayTaken(taken, say)).join('; ') || nothing : nothing,
 };
 
 /** One taking: what, how much, how and when. */

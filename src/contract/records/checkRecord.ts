@@ -9,8 +9,8 @@ import { identifier } from '../atoms.ts';
 import { type Checked, read } from '../check.ts';
 import { kindOf } from '../fields/fieldKinds.ts';
 import { type Say, sayIn } from '../lengths.ts';
-import { kindCodes, kindWords } from './kindWords.ts';
 import { fieldsOf, kinds } from './kinds/index.ts';
+import { kindCodes, kindWords } from './kindWords.ts';
 import type { Kind, RecordOf } from './records.ts';
 
 /**
@@ -78,4 +78,3 @@ function schemaOf(kind: Kind, say: Say): Joi.ObjectSchema {
     .required()
     .messages({ 'object.base': `The ${one} must be an object.`, 'any.required': `The ${one} is empty.` });
 }
-

@@ -1,6 +1,6 @@
+import equal from 'fast-deep-equal';
 import { type Field, labelOf } from '../fields/field.ts';
 import { fieldsOf } from './kinds/index.ts';
-import equal from 'fast-deep-equal';
 import type { Kind } from './records.ts';
 
 /** A field that somebody changed since it was read. */
@@ -38,4 +38,3 @@ export function merged<T extends Values>(kind: Kind, before: Values, mine: T, th
     .map(({ key }) => [key, mine[key]]);
   return { ...theirs, ...Object.fromEntries(kept) };
 }
-

@@ -63,7 +63,10 @@ function distance2(one: Lab, other: Lab): number {
 
 function cluster(samples: readonly Lab[]): Cluster[] {
   const centres = farthestFirst(samples);
-  const { clusters: of, centroids } = kmeans(samples.map(asPoint), centres.length, { initialization: centres.map(asPoint), maxIterations: rounds });
+  const { clusters: of, centroids } = kmeans(samples.map(asPoint), centres.length, {
+    initialization: centres.map(asPoint),
+    maxIterations: rounds,
+  });
   const counts = new Array<number>(centroids.length).fill(0);
   for (const at of of) counts[at] = (counts[at] ?? 0) + 1;
   return centroids.map(([lightness = 0, a = 0, b = 0], i) => ({ centre: { lightness, a, b }, count: counts[i] ?? 0 }));

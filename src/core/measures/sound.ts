@@ -38,5 +38,10 @@ function inRange(table: Readonly<Record<string, Measure>>, part: object, require
 function buttonsInRange(buttons: readonly number[] | undefined): boolean {
   if (buttons === undefined) return true;
   const { min, max } = buttonRangeMm;
-  return Array.isArray(buttons) && buttons.length > 0 && buttons.length <= mostButtons && buttons.every((mm) => typeof mm === 'number' && mm >= min && mm <= max);
+  return (
+    Array.isArray(buttons) &&
+    buttons.length > 0 &&
+    buttons.length <= mostButtons &&
+    buttons.every((mm) => typeof mm === 'number' && mm >= min && mm <= max)
+  );
 }

@@ -2,7 +2,7 @@ import type { FabricCode } from './fabrics.ts';
 
 /** How each fabric wants to be kept. */
 export const fabricCare: Readonly<Record<FabricCode, string>> = {
-  'woven-silk': 'Hang it or roll it from the narrow end; a day’s rest between wearings. Never press it with an iron.',
+  'woven-silk': 'Hang it or roll it from the tail; a day’s rest between wearings. Never press it with an iron.',
   'printed-silk': 'Roll it loosely; water marks it, so dab and never rub.',
   satin: 'Snags on rings and rough hands: draw it up slowly, keep it flat, and let creases hang out over steam.',
   grenadine: 'The open weave catches: no tie pin through it, and roll it rather than hang it.',

@@ -46,6 +46,7 @@ export function roughly(mm: number, unit: LengthUnit): number {
 /** From one length to another, the unit said once: `40–46 cm`. */
 export function formatSpan(fromMm: number, toMm: number, unit: LengthUnit, fineness: Fineness = 'tape'): string {
   const [from, to] = [formatFigure(fromMm, unit, fineness), formatLength(toMm, unit, fineness)];
+  if (formatLength(fromMm, unit, fineness) === to) return to;
   return from.includes(' ') || to.split(' ').length > 2 ? `${from} – ${to}` : `${from}–${to}`;
 }
 
@@ -70,7 +71,7 @@ const fractionGlyphs: Readonly<Record<string, string>> = {
   '⅞': ' 7/8',
 };
 
-const inchMark = String.raw`inch(?:es)?|in|"|″|”|''|′′|’’`;
+const inchMark = `inch(?:es)?|in|"|″|”|''|′′|’’`;
 /** A fraction stands by itself, or after a whole number and a space or a hyphen: `11/16` is no `1 1/16`. */
 const lengthText = new RegExp(
   String.raw`^([-−+])?\s*(?:(\d+)(?:[ ]+|-)(\d+)/(\d+)|(\d+)/(\d+)|(\d+(?:[.,]\d+)?|[.,]\d+))\s*(mm|cm|m|${inchMark})?$`,

@@ -50,7 +50,11 @@ export function judgeSquare(tie: SquaredTie, square: Square, rule: SquareRule = 
 
   function verdictOf(): Pick<SquareJudgement, 'score' | 'verdict' | 'text'> {
     if (square.colours.length === 0 || tie.colours.length === 0)
-      return { score: 0, verdict: 'fair', text: `Not judged: the ${square.colours.length === 0 ? 'square' : 'tie'}’s colours aren’t entered.` };
+      return {
+        score: 0,
+        verdict: 'fair',
+        text: `Not judged: the ${square.colours.length === 0 ? 'square' : 'tie'}’s colours aren’t entered.`,
+      };
     if (isPlainWhite(square)) return { score: 0.8, verdict: 'good', text: 'Plain white in a flat fold always works.' };
     if (square.tieId === tie.id) {
       return rule === 'set'

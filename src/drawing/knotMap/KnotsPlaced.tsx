@@ -42,7 +42,7 @@ interface KnotsPlacedProps {
 }
 
 /** Room for the words of the axis that goes up, px. */
-export const mapLeft = 112;
+export const mapLeft = 150;
 
 /** All knots where two measures put them, each as its own small silhouette, with the zone that suits the collar. */
 export function KnotsPlaced(props: KnotsPlacedProps) {

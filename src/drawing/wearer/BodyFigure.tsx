@@ -30,7 +30,7 @@ export function BodyFigure({ told = true, className, children, ...dressed }: Bod
   const drop = frontDropOf(request.client);
   const bottomMm = drop.meanMm + box.belowBelt;
   const say = (mm: number) => formatLength(mm, request.units);
-  const known = drop.measured ? 'measured with a tape' : `estimated, give or take ${say(drop.sdMm)}`;
+  const known = drop.measured ? 'measured with a tape' : `estimated, ±${say(drop.sdMm)}`;
   return (
     <Sheet
       box={{ x: box.left, y: box.top, width: box.right - box.left, height: bottomMm - box.top }}

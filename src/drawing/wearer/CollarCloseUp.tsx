@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { classOf } from '../../core/collar/collar.ts';
+import { inPercent, swampsOver } from '../../core/plan/criteria/collarFill.ts';
 import { formatFigure, formatLength } from '../../core/units/length.ts';
-import { swampsOver } from '../../core/plan/criteria/collarFill.ts';
 import { collarLeaves } from '../collar/leaves.ts';
 import { Dimension } from '../sheet/Dimension.tsx';
 import { Note } from '../sheet/Note.tsx';
@@ -40,7 +40,7 @@ function Measures({ request, plan }: Pick<WearerProps, 'request' | 'plan'>) {
   const { units, shirt, client } = request;
   const drawing = collarLeaves(shirt, client.neckMm);
   // Held against the rule as it is told, in whole percent.
-  const swamped = Math.round(collar.fill * 100) > Math.round(swampsOver * 100);
+  const swamped = inPercent(collar.fill) > inPercent(swampsOver);
   const share = Math.min(1, Math.max(0, collar.meetsAtMm / drawing.pointDepthMm));
   const [tipX, tipY] = drawing.tips[1];
   const buttonX = shirt.tieSpaceMm / 2;

@@ -2,7 +2,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { type AimCode, aimCodes, aims } from '../../core/plan/aims.ts';
 import { RecordChooser } from '../records/RecordChooser.tsx';
-import { type ChoiceGroup, Chooser } from '../ui/Chooser.tsx';
+import { Chooser } from '../ui/Chooser.tsx';
+import type { ChoiceGroup } from '../ui/choices.ts';
 import { wardrobeQuery } from '../wire/queries.ts';
 import { type PieceCode, pieces } from './pieces.ts';
 import { useAtHand } from './useAtHand.ts';
@@ -41,7 +42,7 @@ export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
   };
 
   return (
-    <div className="flex flex-wrap items-center gap-x-1.5 gap-y-1 2xl:text-lg">
+    <div className="flex min-w-0 flex-wrap items-center gap-x-1.5 gap-y-1 2xl:text-lg">
       <RecordChooser kind="clients" label="Client" value={values.client.id} placeholder={values.client.label} onChoose={takeClient} />
       {fetching && (
         <span role="status" className="text-soft">

@@ -21,13 +21,18 @@ export function useQuestion(entries: QuestionEntries, units: LengthUnit, fallbac
   const sound = useMemo(() => soundQuestion(entries, units), [entries, units]);
   const [lastGood, setLastGood] = useState(() => sound ?? soundQuestion(fallback(), units));
   if (sound && sound !== lastGood) setLastGood(sound);
-  const [worded, setWorded] = useState<{ readonly entries: QuestionEntries; readonly units: LengthUnit; readonly faults: readonly Fault[] }>();
+  const [worded, setWorded] = useState<{
+    readonly entries: QuestionEntries;
+    readonly units: LengthUnit;
+    readonly faults: readonly Fault[];
+  }>();
   useEffect(() => {
     if (sound) return;
     let current = true;
     void import('../../contract/planQuestion.ts').then(({ checkPlanQuestion }) => {
       const { faults } = checkPlanQuestion({ ...entries, units });
-      if (current) setWorded({ entries, units, faults: (faults ?? []).map(({ path, message }) => ({ path: `question.${path}`, message })) });
+      if (current)
+        setWorded({ entries, units, faults: (faults ?? []).map(({ path, message }) => ({ path: `question.${path}`, message })) });
     });
     return () => {
       current = false;

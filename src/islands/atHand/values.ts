@@ -1,13 +1,6 @@
 import type { Fitting, WornColours } from '../../contract/fitting.ts';
 import { type KnownClient, planClient, planShirt } from '../../contract/records/asWorn.ts';
-import type {
-  ClientRecord,
-  JacketRecord,
-  OutfitRecord,
-  ShirtRecord,
-  TieRecord,
-  Wardrobe,
-} from '../../contract/records/records.ts';
+import type { ClientRecord, JacketRecord, OutfitRecord, ShirtRecord, TieRecord, Wardrobe } from '../../contract/records/records.ts';
 import { type PlanRequest, requestDefaults, supposeTie, type Tie } from '../../core/index.ts';
 import { type AimCode, aimCodes, aimOn } from '../../core/plan/aims.ts';
 import { usualTie, usualWearer } from '../../core/usual.ts';
@@ -26,7 +19,8 @@ export interface QuestionEntries {
     pointsHeld: boolean;
   };
   jacket:
-    | (Record<'lapelMm' | 'buttoningMm', LengthEntry> & Pick<NonNullable<PlanRequest['jacket']>, 'waistcoat' | 'worn' | 'lapelKind' | 'cut'>)
+    | (Record<'lapelMm' | 'buttoningMm', LengthEntry> &
+        Pick<NonNullable<PlanRequest['jacket']>, 'waistcoat' | 'worn' | 'lapelKind' | 'cut'>)
     | null;
   tie: Record<'lengthMm' | 'bladeMm' | 'thicknessMm' | 'neckMm' | 'neckAtMm' | 'tailMm' | 'keeperMm', LengthEntry> &
     Pick<PlanRequest['tie'], 'kind' | 'fabric' | 'pattern' | 'ends' | 'profile'>;

@@ -56,5 +56,8 @@ export function useShortcuts(actions: ShortcutActions): void {
 }
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && target.closest('input:not([type=radio], [type=checkbox]), textarea, select, [role="listbox"], [role="dialog"]') !== null;
+  return (
+    target instanceof HTMLElement &&
+    target.closest('input:not([type=radio], [type=checkbox]), textarea, select, [role="listbox"], [role="dialog"]') !== null
+  );
 }

@@ -18,7 +18,8 @@ const worthTellingMm = 1;
 export function AsSaved({ fitting, untouched, today, units, timeZone }: AsSavedProps) {
   const { answer, createdAt, personName, note } = fitting;
   const day = sayDay(createdAt, timeZone);
-  const differs = today?.start.set.end === answer.start.set.end && Math.abs(today.start.set.dropMm - answer.start.set.dropMm) > worthTellingMm;
+  const differs =
+    today?.start.set.end === answer.start.set.end && Math.abs(today.start.set.dropMm - answer.start.set.dropMm) > worthTellingMm;
   return (
     <p className="mt-1.5 bg-follows-wash px-5 py-1.5 text-follows" role="status">
       {untouched

@@ -40,7 +40,10 @@ function SavedFitting({ id }: { readonly id: string }) {
       </AtHandProvider>
     );
   }
-  if (!error) return <div className="p-8">{failureCount > 0 ? <OutageNotice what="The fitting opens as soon as they are back." /> : <Loading />}</div>;
+  if (!error)
+    return (
+      <div className="p-8">{failureCount > 0 ? <OutageNotice what="The fitting opens as soon as they are back." /> : <Loading />}</div>
+    );
   return (
     <div className="p-8 text-xl">
       <p>{error.message}</p>

@@ -7,11 +7,11 @@ import { FrontFigure } from '../../drawing/wearer/FrontFigure.tsx';
 import { type PieceCode, pieces } from '../atHand/pieces.ts';
 import { Sentence } from '../atHand/Sentence.tsx';
 import { useAsked } from '../atHand/useAtHand.ts';
+import { WhoIsDressing } from '../atHand/WhoIsDressing.tsx';
 import { unitChoices } from '../device/preferences.tsx';
 import { useShortcuts } from '../device/shortcuts.ts';
 import { drawnColours } from '../seen/dressed.ts';
 import { useKnotInCloth } from '../seen/useKnotPictures.ts';
-import { WhoIsDressing } from '../atHand/WhoIsDressing.tsx';
 import { useSteps } from '../ui/entryStore.ts';
 import { ViewSwitch } from '../ui/Moves.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
@@ -37,7 +37,8 @@ const walkAspect = 0.175;
 
 /** A fitting at work: everything that is set, and all that follows from it, at once. */
 export function FittingTable() {
-  const { store, values, studio, units, setUnits, frame, setView, question, request, stale, faults, opened, untouched, outage } = useAsked();
+  const { store, values, studio, units, setUnits, frame, setView, question, request, stale, faults, opened, untouched, outage } =
+    useAsked();
   const plan = useMemo(() => planFor(question), [question]);
   const { undo, redo } = useSteps(store);
   const saving = useSaving(values);
@@ -123,7 +124,7 @@ export function FittingTable() {
             <AsSaved fitting={opened} untouched={untouched} today={chosenNow} units={units} timeZone={studio.timeZone} />
           </Suspense>
         )}
-        <div className="flex flex-wrap items-center justify-between gap-x-4 px-5 pb-1.5">
+        <div className="flex items-center justify-between gap-x-4 px-5 pb-1.5 max-lg:flex-wrap">
           <Sentence onTurnTo={setPiece} />
           <SaveLine saving={saving} hindrance={hindrance} onSave={save} />
         </div>

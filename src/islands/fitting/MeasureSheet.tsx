@@ -11,9 +11,9 @@ import { fabricCodes, fabrics } from '../../core/tie/fabrics.ts';
 import { patternCodes, patterns } from '../../core/tie/patterns.ts';
 import { type PieceCode, pieces } from '../atHand/pieces.ts';
 import { type StandsAtHand, useAsked } from '../atHand/useAtHand.ts';
-import { ButtonsField } from '../ui/ButtonsField.tsx';
 import { Button, Link } from '../ui/Button.tsx';
-import { type Entry, EntrySource, type LengthEntry, useEntry } from '../ui/entry.ts';
+import { ButtonsField } from '../ui/ButtonsField.tsx';
+import { useEntry } from '../ui/entry.ts';
 import { MeasureField } from '../ui/MeasureField.tsx';
 import { SelectField } from '../ui/SelectField.tsx';
 import { Switch } from '../ui/Switch.tsx';
@@ -156,26 +156,17 @@ function Lengths({ piece, keys }: LengthsProps) {
 /** Collar button to belt: what is entered here was measured with a tape. */
 function FrontDrop() {
   const atHand = useAsked();
-  const drop = useEntry<LengthEntry>('question.client.frontDropMm');
   const how = useEntry<Taking>('question.client.frontDropHow');
-  const entry: Entry<LengthEntry> = {
-    ...drop,
-    onChange: (next) => {
-      drop.onChange(next);
-      how.onChange('tape');
-    },
-  };
   return (
-    <EntrySource value={<T,>() => entry as unknown as Entry<T>}>
-      <MeasureField
-        name="question.client.frontDropMm"
-        measure={measures.client.frontDropMm}
-        units={atHand.units}
-        optional
-        estimatedMm={frontDropOf({ ...atHand.request.client, frontDropMm: null }).meanMm}
-        recordedMm={recordOf(atHand, 'client')?.['frontDropMm']}
-      />
-    </EntrySource>
+    <MeasureField
+      name="question.client.frontDropMm"
+      measure={measures.client.frontDropMm}
+      units={atHand.units}
+      optional
+      onEdit={() => how.onChange('tape')}
+      estimatedMm={frontDropOf({ ...atHand.request.client, frontDropMm: null }).meanMm}
+      recordedMm={recordOf(atHand, 'client')?.['frontDropMm']}
+    />
   );
 }
 
@@ -187,11 +178,20 @@ function estimateOf({ jacket, client, ...request }: PlanRequest, piece: PieceCod
 }
 
 /** What is on record of a piece, to show what was changed from it here. */
-function recordOf({ values, wardrobe, client, studio }: StandsAtHand, piece: PieceCode): Readonly<Record<string, number | null>> | undefined {
+function recordOf(
+  { values, wardrobe, client, studio }: StandsAtHand,
+  piece: PieceCode,
+): Readonly<Record<string, number | null>> | undefined {
   const record = (): object | undefined => {
     switch (piece) {
       case 'client':
-        return client ? planClient(client, wardrobe.outfits.find(({ id }) => id === values.outfit?.id), studio.person) : undefined;
+        return client
+          ? planClient(
+              client,
+              wardrobe.outfits.find(({ id }) => id === values.outfit?.id),
+              studio.person,
+            )
+          : undefined;
       case 'shirt':
         return wardrobe.shirts.find(({ id }) => id === values.shirt.id);
       case 'jacket':
@@ -285,8 +285,8 @@ function Rules() {
       </Button>
       {showWhy && (
         <p className="text-note text-soft">
-          Thirds: the knot covers at most a third of the collar’s front edge. Size: a point collar takes a small knot, a semi-spread a medium
-          one, wider collars a large one. Matched: the blade is as wide as the lapel, to about 6 mm.
+          Thirds: the knot covers at most a third of the collar’s front edge. Size: a point collar takes a small knot, a semi-spread a
+          medium one, wider collars a large one. Matched: the blade is as wide as the lapel, to about 6 mm.
         </p>
       )}
     </>

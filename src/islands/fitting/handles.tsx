@@ -1,3 +1,4 @@
+import type { Taking } from '../../core/body/frontDrop.ts';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import { measures } from '../../core/measures/measures.ts';
@@ -7,7 +8,6 @@ import { jacketFronts } from '../../drawing/jacket/fronts.ts';
 import { Dimension } from '../../drawing/sheet/Dimension.tsx';
 import { Handle } from '../../drawing/sheet/Handle.tsx';
 import { type LengthEntry, useEntry } from '../ui/entry.ts';
-import type { Taking } from '../../core/body/frontDrop.ts';
 
 interface HandleProps {
   readonly request: PlanRequest;

@@ -15,7 +15,9 @@ export function Characteristics({ knot: { plan } }: { readonly knot: MappedKnot 
   const says = [
     manners[properties.manner].says,
     `${properties.moves} moves, ${centres} of them through the throat.`,
-    symmetry <= 1 ? 'As many turns to the left as to the right, to one: it hangs even.' : `${symmetry} more turns to one side than to the other: it leans.`,
+    symmetry <= 1
+      ? 'As many turns to the left as to the right, to one: it hangs even.'
+      : `${symmetry} more turns to one side than to the other: it leans.`,
     balance === 0 ? 'The hand goes round in one direction throughout.' : `The hand turns back ${times(balance)}.`,
     startSeam === 'in' ? 'Starts with the seam to the shirt.' : 'Starts inside out: lay the tie on with the seam outward.',
     undoing(properties),

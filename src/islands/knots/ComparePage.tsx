@@ -5,12 +5,12 @@ import { knotOfCode } from '../../core/knot/code.ts';
 import { differencesInWords } from '../../core/knotMap/compare.ts';
 import { type MapAxis, type MapAxisCode, type MappedKnot, mapAxes } from '../../core/knotMap/mappedKnots.ts';
 import { useAsked } from '../atHand/useAtHand.ts';
-import { capital } from '../ui/words.ts';
 import { CollarInCloth } from '../seen/CollarInCloth.tsx';
 import { TurnedTogether } from '../seen/TurnedTogether.tsx';
 import { dimpleOf } from '../seen/useShownCloth.ts';
 import { Button, Link } from '../ui/Button.tsx';
 import { Moves, MovesKey } from '../ui/Moves.tsx';
+import { capital } from '../ui/words.ts';
 import { KnotsAtHand, useColoursAtHand, useInFitting } from './KnotsAtHand.tsx';
 import type { Laying } from './useKnots.ts';
 

@@ -55,7 +55,9 @@ function About({ knot, knots }: { readonly knot: MappedKnot; readonly knots: rea
         <div className="flex items-start justify-between gap-4">
           <div>
             <h1 className="text-4xl font-semibold tracking-tight">{title}</h1>
-            <p className="text-soft">{plan.names.length > 0 && [...others.map((name) => `also ${name}`), `Knot ${knot.code}`].join(', ')}</p>
+            <p className="text-soft">
+              {plan.names.length > 0 && [...others.map((name) => `also ${name}`), `Knot ${knot.code}`].join(', ')}
+            </p>
             <Moves of={plan.moves} frame={frame} className="text-xl" />
             <MovesKey frame={frame} />
           </div>
@@ -103,7 +105,9 @@ function About({ knot, knots }: { readonly knot: MappedKnot; readonly knots: rea
       </div>
       <div>
         <details>
-          <summary className="flex min-h-9 cursor-pointer items-center border-b-2 border-ink font-medium">Moves in each view</summary>
+          <summary className="flex min-h-9 cursor-pointer items-center border-b-2 border-ink font-medium text-set">
+            Moves in each view
+          </summary>
           <dl className="grid grid-cols-[1fr_auto] gap-x-3">
             {frames.map((each) => (
               <div key={sayFrame(each)} className="contents">

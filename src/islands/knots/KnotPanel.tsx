@@ -3,10 +3,10 @@ import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { similarTo } from '../../core/knotMap/similar.ts';
 import { formatLength, roughly } from '../../core/units/length.ts';
 import { useAsked } from '../atHand/useAtHand.ts';
-import { capital } from '../ui/words.ts';
 import { CollarInCloth } from '../seen/CollarInCloth.tsx';
 import { Button, Link } from '../ui/Button.tsx';
 import { Moves, MovesKey } from '../ui/Moves.tsx';
+import { capital } from '../ui/words.ts';
 import { useColoursAtHand, useInFitting } from './KnotsAtHand.tsx';
 
 interface KnotPanelProps {

@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { capital } from '../ui/words.ts';
 import type { Frame } from '../../core/index.ts';
 import { type MapAxis, type MapAxisCode, type MappedKnot, mapAxes } from '../../core/knotMap/mappedKnots.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { KnotSilhouette } from '../../drawing/knot/KnotSilhouette.tsx';
-import { Moves } from '../ui/Moves.tsx';
 import type { KnotPicture } from '../../drawing/knot/picture.ts';
+import { Moves } from '../ui/Moves.tsx';
+import { capital } from '../ui/words.ts';
 
 interface KnotTableProps {
   readonly knots: readonly MappedKnot[];

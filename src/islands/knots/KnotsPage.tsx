@@ -115,8 +115,8 @@ function Laid({ knots, lay, onLay }: LaidProps) {
         {form === 'map' ? (
           <>
             <p className="text-note text-soft">
-              Each picture is a knot{axes.x === 'size' || axes.y === 'size' ? '; the shaded band suits this collar' : ''}. Pale ones won’t work
-              with this tie.
+              Each picture is a knot{axes.x === 'size' || axes.y === 'size' ? '; the shaded band suits this collar' : ''}. Pale ones won’t
+              work with this tie.
             </p>
             <KnotMap {...seen} axes={axes} zone={zone} marked={tray} onOpen={(which) => location.assign(`/knots/${which}`)} />
             <div className="flex flex-wrap gap-x-6">

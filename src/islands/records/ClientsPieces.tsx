@@ -3,9 +3,9 @@ import { Plus } from 'lucide-react';
 import { kindWords, titleOf } from '../../contract/records/kindWords.ts';
 import type { Kind } from '../../contract/records/records.ts';
 import { Swatch } from '../ui/Swatch.tsx';
+import { capital } from '../ui/words.ts';
 import { listQuery } from '../wire/queries.ts';
 import { coloursOf } from './coloursOf.ts';
-import { capital } from '../ui/words.ts';
 
 const piecesWorn = ['outfits', 'shirts', 'jackets', 'ties', 'squares'] as const satisfies readonly Kind[];
 type PieceKind = (typeof piecesWorn)[number];

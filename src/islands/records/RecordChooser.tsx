@@ -3,9 +3,9 @@ import { useDeferredValue, useState } from 'react';
 import { kindWords, titleOf } from '../../contract/records/kindWords.ts';
 import type { Kind } from '../../contract/records/records.ts';
 import { Chooser } from '../ui/Chooser.tsx';
+import { capital } from '../ui/words.ts';
 import { listQuery } from '../wire/queries.ts';
 import { coloursOf } from './coloursOf.ts';
-import { capital } from '../ui/words.ts';
 
 interface RecordChooserProps {
   readonly kind: Kind;

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Given } from '../../contract/given.ts';
-import { titleOf } from '../../contract/records/kindWords.ts';
 import { kinds } from '../../contract/records/kinds/index.ts';
+import { titleOf } from '../../contract/records/kindWords.ts';
 import type { Kind } from '../../contract/records/records.ts';
 import { Link } from '../ui/Button.tsx';
 import { Loading } from '../ui/Loading.tsx';
@@ -24,14 +24,14 @@ interface RecordPageProps {
 
 /** One record of any kind: to read, to change, to archive. */
 export function RecordPage({ given, id, kind, known = {} }: RecordPageProps) {
-  return (
-    <WithGiven given={given}>{id === 'new' ? <NewRecord kind={kind} known={known} /> : <KeptRecord kind={kind} id={id} />}</WithGiven>
-  );
+  return <WithGiven given={given}>{id === 'new' ? <NewRecord kind={kind} known={known} /> : <KeptRecord kind={kind} id={id} />}</WithGiven>;
 }
 
 function NewRecord({ kind, known }: { readonly kind: Kind; readonly known: Readonly<Record<string, string>> }) {
   const studio = useQuery(studioQuery);
-  const [initial] = useState(() => freshEntries(kind, Object.fromEntries(Object.entries(known).filter(([key]) => key in kinds[kind].fresh))));
+  const [initial] = useState(() =>
+    freshEntries(kind, Object.fromEntries(Object.entries(known).filter(([key]) => key in kinds[kind].fresh))),
+  );
   if (!studio.data) return <Waiting failed={studio.failureCount > 0} message={studio.error?.message} />;
   return (
     <RecordForm

@@ -7,10 +7,9 @@ export function readyClothQuery(code: string) {
     queryKey: ['cloth', code],
     staleTime: Number.POSITIVE_INFINITY,
     queryFn: async (): Promise<SeenCloth | null> => {
-      const response = await fetch(`/cloth/${encodeURIComponent(code)}.bin.gz`);
-      if (!response.ok || !response.body) return null;
-      const bytes = await new Response(response.body.pipeThrough(new DecompressionStream('gzip'))).arrayBuffer();
-      return unpackCloth(new Uint8Array(bytes));
+      const response = await fetch(`/cloth/${encodeURIComponent(code)}.bin`);
+      if (!response.ok) return null;
+      return unpackCloth(new Uint8Array(await response.arrayBuffer()));
     },
   });
 }

@@ -30,9 +30,7 @@ export function Import() {
     setUnread(undefined);
     const as = guess(file.name);
     if (!as) {
-      setUnread(
-        `“${file.name}” can’t be read here. Choose a .csv file, a .vcf file with contacts, or a studio’s .json file.`,
-      );
+      setUnread(`“${file.name}” can’t be read here. Choose a .csv file, a .vcf file with contacts, or a studio’s .json file.`);
       return;
     }
     look({ file: file.name, as, text: await file.text() });

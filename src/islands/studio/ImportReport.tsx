@@ -1,5 +1,5 @@
-import { Button } from '../ui/Button.tsx';
 import type { ImportReport, ReportLine } from '../../contract/exchange/report.ts';
+import { Button } from '../ui/Button.tsx';
 
 interface ReportProps {
   readonly report: ImportReport;
@@ -25,7 +25,10 @@ export function Report({ report: { lines, faults, notes, applied }, onApply }: R
   const sorted = lines.toSorted((a, b) => order.indexOf(a.action) - order.indexOf(b.action));
   const sums = order
     .filter((action) => count(action) > 0)
-    .map((action) => `${count(action)} ${action === 'fault' && count(action) > 1 ? 'errors' : applied ? actions[action].did : actions[action].does}`)
+    .map(
+      (action) =>
+        `${count(action)} ${action === 'fault' && count(action) > 1 ? 'errors' : applied ? actions[action].did : actions[action].does}`,
+    )
     .join(', ');
   return (
     <div>

@@ -17,7 +17,7 @@ import {
   useFilter,
   Virtualizer,
 } from 'react-aria-components';
-import { type ChoiceGroup, type ChooserProps, chooserWord, chosenText } from './Chooser.tsx';
+import { type ChoiceGroup, type ChooserProps, chooserWord, chosenText } from './choices.ts';
 import { Swatch } from './Swatch.tsx';
 
 /** Lists longer than this can be searched by typing. */

@@ -14,13 +14,19 @@ interface MeasureFieldProps {
   readonly recordedMm?: number | null | undefined;
   /** Whether an empty field means “not measured”. */
   readonly optional?: boolean;
+  /** Told whenever a hand changes it. */
+  readonly onEdit?: () => void;
   /** Where the tape lies, drawn beside the label. */
   readonly sketch?: HowToProps;
 }
 
 /** The field for lengths. It reads every notation, writes the reader's unit, and shows its fault beside it. */
-export function MeasureField({ name, measure, units, estimatedMm, recordedMm, optional = false, sketch }: MeasureFieldProps) {
-  const { value: entry, fault, onChange } = useEntry<LengthEntry | undefined>(name);
+export function MeasureField({ name, measure, units, estimatedMm, recordedMm, optional = false, onEdit, sketch }: MeasureFieldProps) {
+  const { value: entry, fault, onChange: set } = useEntry<LengthEntry | undefined>(name);
+  const onChange = (next: LengthEntry) => {
+    set(next);
+    onEdit?.();
+  };
   const [draft, setDraft] = useState<{ readonly text: string; readonly entry: LengthEntry }>();
   const id = useId();
   const { fineness } = measure;
@@ -43,7 +49,7 @@ export function MeasureField({ name, measure, units, estimatedMm, recordedMm, op
       </label>
       <span className="flex items-baseline gap-1">
         <input
-            id={id}
+          id={id}
           inputMode="text"
           autoComplete="off"
           spellCheck={false}

@@ -1,4 +1,7 @@
 import { createContext, useContext } from 'react';
+import type { Fault } from '../../core/measures/faults.ts';
+import { type EntryStore, useEntryAt } from './entryStore.ts';
+import { faultOf } from './faults.ts';
 
 /** One field's value as it stands, what is wrong with it, and the way to change it. */
 export interface Entry<T = unknown> {
@@ -7,15 +10,20 @@ export interface Entry<T = unknown> {
   readonly onChange: (value: T) => void;
 }
 
-/** Where the fields beneath get their entries by name. */
-export const EntrySource = createContext<<T>(name: string) => Entry<T>>(() => {
-  throw new Error('A field stands outside of any source of entries.');
-});
+/** Where the fields beneath are entered, and what is wrong there, by their paths. */
+export interface Source {
+  readonly store: EntryStore<object>;
+  readonly faults: readonly Fault[];
+}
+
+export const EntrySource = createContext<Source | undefined>(undefined);
 
 /** The entry of a field by its name, a path into what is entered: `question.tie.bladeMm`. */
-export function useEntry<T>(name: string): Entry<T> {
-  const useSource = useContext(EntrySource);
-  return useSource<T>(name);
+export function useEntry<T>(path: string): Entry<T> {
+  const source = useContext(EntrySource);
+  if (!source) throw new Error('A field stands outside of any source of entries.');
+  const { store, faults } = source;
+  return { value: useEntryAt<T>(store, path), fault: faultOf(faults, path), onChange: (next) => store.set(path, next) };
 }
 
 /**

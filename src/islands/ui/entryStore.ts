@@ -64,7 +64,11 @@ export function useEntryAt<V>({ store }: EntryStore<object>, path: string): V {
 }
 
 /** The step back and the step forward, where there is one. */
-export function useSteps<T extends object>({ store, undo, redo }: EntryStore<T>): {
+export function useSteps<T extends object>({
+  store,
+  undo,
+  redo,
+}: EntryStore<T>): {
   readonly undo: (() => void) | undefined;
   readonly redo: (() => void) | undefined;
 } {

@@ -1,6 +1,8 @@
 /** What stands at a dotted path, as `measures.2.mm`; `undefined` where the path leads nowhere. */
 export function valueAt(from: unknown, path: string): unknown {
-  return path.split('.').reduce<unknown>((at, key) => (typeof at === 'object' && at !== null ? (at as Record<string, unknown>)[key] : undefined), from);
+  return path
+    .split('.')
+    .reduce<unknown>((at, key) => (typeof at === 'object' && at !== null ? (at as Record<string, unknown>)[key] : undefined), from);
 }
 
 /** The same with another value at the path; whatever does not lie on it stays the very same. */

@@ -17,11 +17,11 @@ import { coloursOf } from '../records/coloursOf.ts';
 import { FindLine } from '../records/list/FindLine.tsx';
 import { RecordList } from '../records/list/RecordList.tsx';
 import { useListing } from '../records/list/useListing.ts';
-import { capital, withArticle } from '../ui/words.ts';
 import { lookOf } from '../seen/dressed.ts';
 import { Link } from '../ui/Button.tsx';
 import { Swatch } from '../ui/Swatch.tsx';
 import { Switch } from '../ui/Switch.tsx';
+import { capital, withArticle } from '../ui/words.ts';
 import { recordQuery } from '../wire/queries.ts';
 import { WithGiven } from '../wire/WithGiven.tsx';
 

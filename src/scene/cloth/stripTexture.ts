@@ -2,8 +2,8 @@ import { ClampToEdgeWrapping, DataTexture, LinearFilter, LinearMipmapLinearFilte
 import { rgbOf } from '../../core/colour/rgb.ts';
 import { weaves } from '../../core/seen/weave.ts';
 import type { FabricLook } from '../../core/tie/fabricLook.ts';
-import { reliefs } from './relief.ts';
 import { usualColours } from '../../core/usual.ts';
+import { reliefs } from './relief.ts';
 
 const pxPerMm = 2.5;
 const seamHalfMm = 0.7;

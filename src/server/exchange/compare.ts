@@ -1,7 +1,7 @@
 import { dayIn } from '../../contract/days.ts';
+import type { ReportLine } from '../../contract/exchange/report.ts';
 import { isNamed } from '../../contract/fields/reference.ts';
 import { withLatest } from '../../contract/fields/taken.ts';
-import type { ReportLine } from '../../contract/exchange/report.ts';
 import { checkKeptFitting } from '../../contract/fitting.ts';
 import { checkRecord } from '../../contract/records/checkRecord.ts';
 import { fieldsOf, kinds } from '../../contract/records/kinds/index.ts';
@@ -94,7 +94,13 @@ function compareFitting(studio: StudioRecord, { line, values }: Proposal, kept: 
     return id !== null && !kept.ids.get(kind)?.has(id);
   });
   if (missing.length > 0) {
-    return { report: { ...about, action: 'fault', details: missing.map(({ kind }) => `Its ${kindWords[kind].one} is neither on record nor in the file.`) } };
+    return {
+      report: {
+        ...about,
+        action: 'fault',
+        details: missing.map(({ kind }) => `Its ${kindWords[kind].one} is neither on record nor in the file.`),
+      },
+    };
   }
   if (kept.fittings.has(value.id)) return { report: { ...about, action: 'same', details: [] } };
   return { report: { ...about, action: 'add', details: [] }, apply: (sql) => keepFitting(sql, studio.id, value) };

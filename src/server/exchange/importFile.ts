@@ -8,7 +8,13 @@ import { proposalsIn } from './proposals.ts';
  * Says what importing a file would do, line by line; with `apply`, does it: all of it, or
  * nothing while there is an error.
  */
-export async function importFile(sql: Queryable, studio: StudioRecord, name: ExchangeFile, text: string, apply: boolean): Promise<ImportReport> {
+export async function importFile(
+  sql: Queryable,
+  studio: StudioRecord,
+  name: ExchangeFile,
+  text: string,
+  apply: boolean,
+): Promise<ImportReport> {
   const { proposals, faults, notes } = proposalsIn(exchangeFiles[name], text);
   return inTransaction(sql, async (transaction) => {
     const compared = await compareWithKept(transaction, studio, proposals);

@@ -2,7 +2,7 @@ import type { APIContext, APIRoute } from 'astro';
 import { personCookie } from '../../contract/preferences.ts';
 import { recordsUnreachable } from '../../contract/problem.ts';
 import type { PersonRecord, StudioRecord } from '../../contract/records/records.ts';
-import { database, isConnectionLoss, inTransaction, type Queryable } from '../database.ts';
+import { database, inTransaction, isConnectionLoss, type Queryable } from '../database.ts';
 import { log } from '../log.ts';
 import { whoAsks } from '../studios.ts';
 import { bytesUnderLimit, type Content, contentOf } from './body.ts';

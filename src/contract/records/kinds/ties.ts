@@ -10,10 +10,9 @@ import { type KindOf, nameField, noteField, ownerField } from './kindOf.ts';
 type TieLength = keyof typeof measures.tie;
 
 /** The lengths of a tie, by the core's own table of them. */
-const lengths = Object.fromEntries(Object.entries(measures.tie).map(([key, measure]): [string, Field] => [key, { kind: 'length', measure }])) as Record<
-  TieLength,
-  Field
->;
+const lengths = Object.fromEntries(
+  Object.entries(measures.tie).map(([key, measure]): [string, Field] => [key, { kind: 'length', measure }]),
+) as Record<TieLength, Field>;
 
 const { kind: _kind, ...usual } = supposeTie(usualTie);
 

@@ -35,17 +35,23 @@ export const collarFillCriterion: Criterion = {
 /** What a knot too small is liked at, at least, where the band it leaves is held covered or tolerated. */
 const likingOfSmall = 0.7;
 
+export function inPercent(share: number): number {
+  return Math.round(share * 100);
+}
+
 function byThirds({ collar, collarClass, request }: Situation): Judgement {
   const { fill } = collar;
   const score = liking(fill);
-  const share = `${Math.round(fill * 100)}% of the collar edge`;
+  // Held against the rule as both are told, in whole percent.
+  const percent = inPercent(fill);
+  const share = `${percent}% of the collar edge`;
   const where = `${collarClass.label} collar`;
-  if (fill > swampsOver) {
+  if (percent > inPercent(swampsOver)) {
     return fill < swampsOver + 0.03
       ? { score, verdict: 'fair', text: `A little large for the ${where}: covers ${share}, best 22–33%.` }
       : { score, verdict: 'poor', text: `Swamps the ${where}: covers ${share}, best 22–33%.` };
   }
-  if (fill < bandShowsUnder) {
+  if (percent < inPercent(bandShowsUnder)) {
     const excuse = request.shirt.pointsHeld
       ? 'the fastened points keep the tie band covered'
       : request.liking.neckBand === 'tolerated'

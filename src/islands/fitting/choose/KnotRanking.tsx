@@ -112,23 +112,32 @@ function KnotLine({ knot, frame, units, colour, pictureOf, chosen, onChoose }: L
       className="border-b border-faint py-1 pr-2 outline-offset-[-3px] hover:bg-white/60 has-checked:bg-white has-focus-visible:outline-3 has-focus-visible:outline-set"
     >
       <label className="block cursor-pointer">
-      <input type="radio" name="knot" className="sr-only" aria-label={title} checked={isChosen} onChange={() => onChoose(knot.moves)} />
-      <span className="grid grid-cols-[1.6rem_auto_1fr_auto] items-center gap-2">
-        <span className="figures text-right text-soft">{knot.rank}</span>
-        <KnotSilhouette word={knot.moves} shape={knot.shape} frame={frame} colour={colour} picture={pictureOf(knot.moves)} />
-        <span className="min-w-0 leading-tight">
-          <span className="line-clamp-2 text-lg leading-5 font-medium">{title}</span>
-          <Moves of={knot.moves} frame={frame} className="block text-note text-soft" />
+        <input
+          type="radio"
+          name="knot"
+          className="sr-only"
+          aria-label={title}
+          checked={isChosen}
+          onChange={() => onChoose(knot.moves)}
+          // The best match may be pressed to keep it, whatever is best later.
+          onClick={() => onChoose(knot.moves)}
+        />
+        <span className="grid grid-cols-[1.6rem_auto_1fr_auto] items-center gap-2">
+          <span className="figures text-right text-soft">{knot.rank}</span>
+          <KnotSilhouette word={knot.moves} shape={knot.shape} frame={frame} colour={colour} picture={pictureOf(knot.moves)} />
+          <span className="min-w-0 leading-tight">
+            <span className="line-clamp-2 text-lg leading-5 font-medium">{title}</span>
+            <Moves of={knot.moves} frame={frame} className="block text-note text-soft" />
+          </span>
+          <span className="text-right leading-tight">
+            {knot.feasible ? (
+              <span className="figures block text-xl text-follows">{formatFigure(roughly(set.dropMm, units), units)}</span>
+            ) : (
+              <span className="block text-note text-outside">won’t work</span>
+            )}
+            <span className="figures block text-note text-soft">{Math.round(knot.collar.fill * 100)}%</span>
+          </span>
         </span>
-        <span className="text-right leading-tight">
-          {knot.feasible ? (
-            <span className="figures block text-xl text-follows">{formatFigure(roughly(set.dropMm, units), units)}</span>
-          ) : (
-            <span className="block text-note text-outside">won’t work</span>
-          )}
-          <span className="figures block text-note text-soft">{Math.round(knot.collar.fill * 100)}%</span>
-        </span>
-      </span>
         {!isChosen && <Telling knot={knot} />}
       </label>
       {isChosen && (

@@ -29,7 +29,15 @@ export function PrintedCard({ values, title, plan, request, colours, frame, stud
   return (
     <section className="hidden print:block" aria-hidden="true">
       <div className="grid grid-cols-[62mm_1fr] gap-[10mm]">
-        <FrontFigure id="card-front" stage="hung" plan={plan} request={request} view={frame.view} {...colours} className="h-[110mm] w-full" />
+        <FrontFigure
+          id="card-front"
+          stage="hung"
+          plan={plan}
+          request={request}
+          view={frame.view}
+          {...colours}
+          className="h-[110mm] w-full"
+        />
         <div>
           <p className="text-soft">
             {studio} · {values.client.label} · {values.tie.label}
@@ -50,8 +58,8 @@ export function PrintedCard({ values, title, plan, request, colours, frame, stud
             {start.set.end === 'tail' && 'Too low: start lower, by a little less than the error. Too high: start higher.'}
           </p>
           <p className="pt-2 text-note font-medium">
-            Never tighter than one finger’s room. Near machinery, on a bicycle or at play: no tie, or a breakaway tie. Undo a tie by reversing
-            the moves. The workplace’s own safety rules come first.
+            Never tighter than one finger’s room. Near machinery, on a bicycle or at play: no tie, or a breakaway tie. Undo a tie by
+            reversing the moves. The workplace’s own safety rules come first.
           </p>
         </div>
       </div>

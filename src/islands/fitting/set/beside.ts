@@ -5,5 +5,7 @@ import { formatLength, type LengthUnit, roughly } from '../../../core/units/leng
 export function beside({ name, kind, offsetMm }: NearLandmark, units: LengthUnit): string {
   const about = kind === 'body' ? 'about ' : '';
   const off = roughly(Math.abs(offsetMm), units);
-  return off === 0 ? `${about}level with the ${name}` : `${about}${formatLength(off, units)} ${offsetMm > 0 ? 'below' : 'above'} the ${name}`;
+  return off === 0
+    ? `${about}level with the ${name}`
+    : `${about}${formatLength(off, units)} ${offsetMm > 0 ? 'below' : 'above'} the ${name}`;
 }

@@ -2,8 +2,8 @@ import equal from 'fast-deep-equal';
 import { Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { sayIn } from '../../../contract/lengths.ts';
-import { kindWords, titleOf } from '../../../contract/records/kindWords.ts';
 import { fieldsOf } from '../../../contract/records/kinds/index.ts';
+import { kindWords, titleOf } from '../../../contract/records/kindWords.ts';
 import type { Kind, RecordOf, StudioSeen } from '../../../contract/records/records.ts';
 import { unitChoices, useUnits } from '../../device/preferences.tsx';
 import { useShortcuts } from '../../device/shortcuts.ts';
@@ -123,7 +123,9 @@ export function RecordForm<K extends Kind>({ kind, initial, draftId, studio, onK
               </Button>
             </div>
           </div>
-          {before.archived && <p className="mb-2 bg-faint px-4 py-2">This {one} is archived: it is kept, but no list shows it until it is restored.</p>}
+          {before.archived && (
+            <p className="mb-2 bg-faint px-4 py-2">This {one} is archived: it is kept, but no list shows it until it is restored.</p>
+          )}
           {restored === 'draft' && isChanged && (
             <p className="mb-2 flex flex-wrap items-center gap-3 bg-set-wash px-4 py-2">
               What you entered earlier and didn’t save is still here.

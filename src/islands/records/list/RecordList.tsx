@@ -44,7 +44,11 @@ export function RecordList<K extends Kind>(props: RecordListProps<K>) {
           {sought ? `No ${one} found for “${sought}”.` : wanted.archived ? `No ${one} is archived.` : whenNone}
         </div>
       )}
-      {alive ? <RowsInSight {...props} first={first.data as Page<RecordOf[K]>} /> : <PlainRows {...props} page={first.data as Page<RecordOf[K]>} />}
+      {alive ? (
+        <RowsInSight {...props} first={first.data as Page<RecordOf[K]>} />
+      ) : (
+        <PlainRows {...props} page={first.data as Page<RecordOf[K]>} />
+      )}
     </div>
   );
 }

@@ -1,8 +1,8 @@
 import { frontDropOf } from '../../../core/body/frontDrop.ts';
 import { type Caution, cautions } from '../../../core/plan/habits.ts';
 import { formatLength } from '../../../core/units/length.ts';
-import { BodyFigure } from '../../../drawing/wearer/BodyFigure.tsx';
 import { usualColours } from '../../../core/usual.ts';
+import { BodyFigure } from '../../../drawing/wearer/BodyFigure.tsx';
 import { useRecord } from '../form/useRecord.ts';
 import { drawnClient, drawnRequest } from './drawnRequest.ts';
 

@@ -3,10 +3,10 @@ import type { PlanRequest } from '../../../core/index.ts';
 import { buttoningPoint } from '../../../core/jacket/opening.ts';
 import { measures } from '../../../core/measures/measures.ts';
 import { formatLength } from '../../../core/units/length.ts';
+import { usualColours, usualLapelMm } from '../../../core/usual.ts';
 import { jacketFronts } from '../../../drawing/jacket/fronts.ts';
 import { JacketSheet } from '../../../drawing/jacket/JacketSheet.tsx';
 import { Handle } from '../../../drawing/sheet/Handle.tsx';
-import { usualColours, usualLapelMm } from '../../../core/usual.ts';
 import { useRecord } from '../form/useRecord.ts';
 import { drawnRequest, lengthsOf } from './drawnRequest.ts';
 import { OpeningInWords } from './OpeningInWords.tsx';
@@ -15,7 +15,15 @@ import { OpeningInWords } from './OpeningInWords.tsx';
 export function JacketPicture() {
   const { entries, units, store } = useRecord();
   const { worn, lapelKind, cut, waistcoat } = entries as unknown as NonNullable<PlanRequest['jacket']>;
-  const jacket = { lapelMm: usualLapelMm, buttoningMm: null, ...lengthsOf(entries, ['lapelMm', 'buttoningMm']), worn, lapelKind, cut, waistcoat };
+  const jacket = {
+    lapelMm: usualLapelMm,
+    buttoningMm: null,
+    ...lengthsOf(entries, ['lapelMm', 'buttoningMm']),
+    worn,
+    lapelKind,
+    cut,
+    waistcoat,
+  };
   const request = drawnRequest(units, { jacket });
   const beltMm = frontDropOf(request.client).meanMm;
   const buttonMm = buttoningPoint(jacket, beltMm);

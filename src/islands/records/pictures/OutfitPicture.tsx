@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import { planClient, planShirt } from '../../../contract/records/asWorn.ts';
+import { usualColours } from '../../../core/usual.ts';
 import { FoldedSquare } from '../../../drawing/wardrobe/FoldedSquare.tsx';
 import { BodyFigure, OpeningMarks } from '../../../drawing/wearer/BodyFigure.tsx';
 import { recordQuery } from '../../wire/queries.ts';
-import { usualColours } from '../../../core/usual.ts';
 import { useRecord } from '../form/useRecord.ts';
 import { drawnRequest, lengthsOf } from './drawnRequest.ts';
 import { OpeningInWords } from './OpeningInWords.tsx';

@@ -5,10 +5,10 @@ import { type PlanRequest, plan } from '../../../core/index.ts';
 import { measures } from '../../../core/measures/measures.ts';
 import type { PatternCode } from '../../../core/tie/patterns.ts';
 import { formatLength, type LengthUnit } from '../../../core/units/length.ts';
+import { usualColours, usualTie, usualWearer } from '../../../core/usual.ts';
 import { CollarSheet } from '../../../drawing/collar/CollarSheet.tsx';
 import { collarLeaves } from '../../../drawing/collar/leaves.ts';
 import { Handle } from '../../../drawing/sheet/Handle.tsx';
-import { usualColours, usualTie, usualWearer } from '../../../core/usual.ts';
 import { useRecord } from '../form/useRecord.ts';
 import { drawnRequest, lengthsOf } from './drawnRequest.ts';
 
@@ -26,7 +26,10 @@ export function ShirtPicture() {
   const style = collarStyles[entries['collarStyle'] as keyof typeof collarStyles];
   const collar = useMemo(() => ({ ...asked, collarSpreadMm, pointsHeld: style.pointsHeld }), [asked, collarSpreadMm, style]);
   const { standMm } = lengthsOf(entries, ['standMm']);
-  const colours = [typeof entries['colour'] === 'string' ? entries['colour'] : usualColours.shirt, ...(typeof entries['secondColour'] === 'string' ? [entries['secondColour']] : [])];
+  const colours = [
+    typeof entries['colour'] === 'string' ? entries['colour'] : usualColours.shirt,
+    ...(typeof entries['secondColour'] === 'string' ? [entries['secondColour']] : []),
+  ];
   const [, tip] = collarLeaves(collar, neckMm).tips;
   const change = (key: 'collarSpreadMm' | 'collarPointMm') => (mm: number) => store.set(key, mm);
   return (

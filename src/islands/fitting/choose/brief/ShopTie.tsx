@@ -59,7 +59,10 @@ type OutfitsProps = Omit<ShopTieProps, 'shopTie'> & {
 };
 
 function Outfits({ tie, cloth, name, dressed, units }: OutfitsProps) {
-  const judged = useMemo(() => dressed.map((each) => ({ ...each, judgement: judgeTie(each.outfit, { ...tie, ...cloth }) })), [dressed, tie, cloth]);
+  const judged = useMemo(
+    () => dressed.map((each) => ({ ...each, judgement: judgeTie(each.outfit, { ...tie, ...cloth }) })),
+    [dressed, tie, cloth],
+  );
   return (
     <table className="w-full self-start text-left">
       <caption className="pb-2 text-left text-2xl font-semibold">With each of {name}’s outfits</caption>

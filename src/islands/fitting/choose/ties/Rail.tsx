@@ -3,8 +3,8 @@ import { type KeyboardEvent, memo, useRef } from 'react';
 import type { TieRecord } from '../../../../contract/records/records.ts';
 import { tieStates } from '../../../../core/tie/making.ts';
 import type { RankedTie } from '../../../../core/wardrobe/rankTies.ts';
-import { lookOf } from '../../../seen/dressed.ts';
 import { HangingTie } from '../../../../drawing/wardrobe/HangingTie.tsx';
+import { lookOf } from '../../../seen/dressed.ts';
 
 interface RailProps {
   readonly ranked: readonly RankedTie[];

@@ -113,8 +113,8 @@ function ColourFigures({ colours: { contrast, difference } }: { readonly colours
   return (
     <details className="text-note text-soft">
       <summary className="flex min-h-9 cursor-pointer items-center text-set">Colour figures</summary>
-      Lightness {Math.round(Math.abs(contrast))} {contrast >= 0 ? 'darker' : 'lighter'} than the shirt, of 100; colour difference (CIEDE2000){' '}
-      {difference.toFixed(0)}, where 12 can just be told apart at arm’s length.
+      Lightness {Math.round(Math.abs(contrast))} {contrast >= 0 ? 'darker' : 'lighter'} than the shirt, of 100; colour difference
+      (CIEDE2000) {difference.toFixed(0)}, where 12 can just be told apart at arm’s length.
     </details>
   );
 }

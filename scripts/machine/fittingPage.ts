@@ -15,12 +15,13 @@ export function fittingPageOf(driver: WebDriver, address: string) {
     await driver.wait(() => what().catch(() => false), mostMs, message);
   };
 
-  const alive = () =>
-    driver.wait(
-      () => driver.executeScript<boolean>('return document.querySelectorAll("astro-island[ssr]").length === 0'),
-      patienceMs,
-      'no scripts took the page over',
-    );
+  /** Until then a page is drawn, and deaf. Its own library marks what it has taken over. */
+  const isAlive = `
+    return [...document.querySelectorAll('astro-island')].every((island) => {
+      const drawn = island.querySelector(':scope > :not(template, script, link)');
+      return !island.hasAttribute('ssr') && (!drawn || Object.keys(drawn).some((key) => key.startsWith('__reactFiber')));
+    })`;
+  const alive = () => driver.wait(() => driver.executeScript<boolean>(isAlive), patienceMs, 'no scripts took the page over');
 
   return {
     one,

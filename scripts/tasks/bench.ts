@@ -5,16 +5,18 @@ import { benchFirstLoad } from '../benches/firstLoad.ts';
 import { benchPlanEndpoint } from '../benches/planEndpoint.ts';
 import { benchScene } from '../benches/scene.ts';
 import { benchSearch } from '../benches/search.ts';
+import { benchStages } from '../benches/stages.ts';
 import { benchTies } from '../benches/ties.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
 
-/** `npm run bench` measures everything; `npm run bench core` (or cloth, scene, load, plan, records) one part. */
+/** `npm run bench` measures everything; `npm run bench core` (or cloth, scene, load, plan, stages, records) one part. */
 const parts = {
   core: benchCore,
   cloth: benchCloth,
   scene: () => withCrowdedStudio(benchScene),
   load: benchFirstLoad,
   plan: benchPlanEndpoint,
+  stages: benchStages,
   records: () =>
     withCrowdedStudio(async (studio) => {
       await benchSearch(studio);

@@ -82,7 +82,7 @@ test('where the browser draws no light and shadow the cloth is painted all the s
   const picture = await page.one('//canvas[@role="slider"]');
   assert.ok((await pictured()) > 100);
   await picture.sendKeys(Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT, Key.ARROW_LEFT);
-  assert.match(String(await picture.getAttribute('aria-valuetext')), /left/);
+  await page.waitFor(async () => /left/.test(String(await picture.getAttribute('aria-valuetext'))), 'it was not turned');
   assert.equal((await driver.findElements(By.css('canvas[data-drawn="true"]'))).length, 0);
   await driver.executeScript(`sessionStorage.removeItem('no-graphics')`);
 });

@@ -26,7 +26,7 @@ test('a client’s collar changed from point to cutaway: the best match becomes 
 test('a measure typed in moves everything, and can be undone and done again', async () => {
   const { page } = screen;
   await page.choose('Client', 'Tobiah');
-  await (await page.one('//*[@data-knot="Li Ro Li Co T"]')).click();
+  await (await page.one('//*[@data-knot="Li Ro Li Co T"]//label')).click();
   await page.waitFor(async () => (await page.chosenKnot()) === 'Four-in-hand', 'not chosen');
   const before = await page.start();
   await page.type('Collar button to belt', '48');

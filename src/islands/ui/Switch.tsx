@@ -16,7 +16,7 @@ export function Switch<T extends string>({ label, value, choices, onChange, show
   return (
     <fieldset className={showLabel ? 'py-2' : ''}>
       <legend className={showLabel ? 'mb-1 text-note text-soft' : 'sr-only'}>{label}</legend>
-      <div className="flex">
+      <div className="flex flex-wrap">
         {choices.map((choice) => (
           <label
             key={choice.key}

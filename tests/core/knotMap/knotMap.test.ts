@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { collarFill } from '../../../src/core/collar/fill.ts';
 import { collarStyles } from '../../../src/core/collar/styles.ts';
 import { differencesInWords } from '../../../src/core/knotMap/compare.ts';
-import { type MapAxis, mapAxes, mappedKnots, signedLean } from '../../../src/core/knotMap/mappedKnots.ts';
+import { type MapAxis, type MappedKnot, mapAxes, mappedKnots, signedLean } from '../../../src/core/knotMap/mappedKnots.ts';
 import { similarTo } from '../../../src/core/knotMap/similar.ts';
 import { zoneFor } from '../../../src/core/knotMap/zone.ts';
 import { leanDegOf } from '../../../src/core/tying/shape.ts';
@@ -61,12 +61,22 @@ test('the zone moves with the tie: thicker cloth, the same collar', () => {
 });
 
 test('a step leads to a knot that is a little more of it, and otherwise as like as there is', () => {
-  for (const knot of field) {
-    const { larger, smaller, moreLevel, fewerMoves } = similarTo(knot, field);
-    if (larger) assert.ok(larger.plan.shape.topMm > knot.plan.shape.topMm);
-    if (smaller) assert.ok(smaller.plan.shape.topMm < knot.plan.shape.topMm);
-    if (moreLevel) assert.ok(Math.abs(signedLean(moreLevel)) < Math.abs(signedLean(knot)));
-    if (fewerMoves) assert.ok(fewerMoves.plan.properties.moves < knot.plan.properties.moves);
+  const steps = {
+    larger: ({ plan: { shape } }: MappedKnot) => shape.topMm,
+    smaller: ({ plan: { shape } }: MappedKnot) => -shape.topMm,
+    moreLevel: (each: MappedKnot) => -Math.abs(signedLean(each)),
+    fewerMoves: ({ plan: { properties } }: MappedKnot) => -properties.moves,
+  };
+  for (const [step, of] of Object.entries(steps) as [keyof typeof steps, (each: MappedKnot) => number][]) {
+    const led = field.flatMap((knot) => {
+      const next = similarTo(knot, field)[step];
+      return next ? [of(next) - of(knot)] : [];
+    });
+    assert.ok(led.length > 20 && led.length < field.length, `${step}: a step from most knots, none from the last`);
+    assert.ok(
+      led.every((more) => more > 0),
+      step,
+    );
   }
   const { larger } = similarTo(named('Four-in-hand'), field);
   assert.ok(larger!.plan.shape.topMm - named('Four-in-hand').plan.shape.topMm < 8, 'a little larger, not the largest');

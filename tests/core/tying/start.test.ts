@@ -58,3 +58,16 @@ test('a lower start moves the tip by more than itself, so the thumb rule oversho
   const gain = 20 / (at(440) - at(460));
   assert.ok(gain > 1.1 && gain < 1.35, `the tip moves ${gain} times the start`);
 });
+
+test('a tip asked for lower asks for a higher start, and a longer tie for a lower one: strictly, for every knot and tie', () => {
+  fc.assert(
+    fc.property(anyKnot, anyTie, anyQuestion, fc.integer({ min: 1, max: 60 }), (knot, tie, question, moreMm) => {
+      const winding = windingOf(knot);
+      const { tailMm } = startFor(winding, tie, question);
+      assert.ok(startFor(winding, tie, { ...question, dropMm: question.dropMm + moreMm }).tailMm < tailMm);
+      const longer = { ...tie, lengthMm: tie.lengthMm + moreMm, neckAtMm: tie.neckAtMm + moreMm };
+      assert.ok(startFor(winding, longer, question).tailMm > tailMm - moreMm, 'no shorter than the cloth that was added could make it');
+    }),
+    { numRuns: 400 },
+  );
+});

@@ -202,5 +202,7 @@ function isEmpty(entries: Entries, path: string): boolean {
 function statusOf(state: ReturnType<typeof useKeeping>['state'], isChanged: boolean, isNew: boolean): string {
   if (state === 'keeping' || state === 'waiting') return 'Saving…';
   if (isChanged) return isNew ? '' : 'Not saved yet.';
-  return state === 'kept' ? 'Saved.' : '';
+  if (state === 'kept') return 'Saved.';
+  // Says beside the button why it rests.
+  return isNew ? 'Nothing entered yet.' : 'No changes.';
 }

@@ -212,7 +212,10 @@ function judgeAll(situation: Situation): { score: number; reasons: Reason[] } {
   return {
     // What is wrong already is made no better by another fault.
     score: weighed > 0 ? weighed * left : weighed,
-    reasons: heard.map(({ code, judgement: { verdict, text } }) => ({ code, verdict, text })),
+    // Of a knot that won't work there are no odds to tell.
+    reasons: heard
+      .filter(({ code }) => situation.refusal === null || code !== landingCriterion.code)
+      .map(({ code, judgement: { verdict, text } }) => ({ code, verdict, text })),
   };
 }
 

@@ -15,8 +15,8 @@ export function SaveLine({ saving, hindrance, onSave }: SaveLineProps) {
   const busy = kind === 'saving' || kind === 'waiting';
   return (
     <div className="flex items-center gap-3">
-      <p role="status" id="save-told" className="max-w-96 text-right text-note leading-snug">
-        {told(saving) ?? (hindrance && <span className="text-soft">{hindrance}</span>)}
+      <p role="status" id="save-told" className="max-w-64 text-right text-note leading-snug">
+        {told(saving) ?? (hindrance && <span className="block max-w-28 text-soft">{hindrance}</span>)}
       </p>
       <Button
         className="text-lg"

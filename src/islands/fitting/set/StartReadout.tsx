@@ -16,8 +16,7 @@ export function StartReadout({ knot, gapMm, units, stale }: StartReadoutProps) {
   if (refusal) {
     return (
       <section aria-label="Start" className="text-outside" aria-live="polite">
-        <h2 className="text-lg font-medium">Won’t work</h2>
-        <p className="pt-1">{refusal.text}</p>
+        <h2 className="text-lg font-medium">{refusal.text}</h2>
       </section>
     );
   }

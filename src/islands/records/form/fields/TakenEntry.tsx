@@ -122,7 +122,7 @@ function OneMeasure({ name, measure, all, today, estimatedMm, onChange }: OneMea
       )}
       {history.length > 0 && (
         <details className="text-note text-soft">
-          <summary className="flex min-h-7 cursor-pointer items-center">History</summary>
+          <summary className="flex min-h-7 cursor-pointer items-center text-set">History</summary>
           <ul>
             {history.map((each) => (
               <li key={each.takenOn} className="flex items-center justify-between">

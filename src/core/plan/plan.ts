@@ -20,6 +20,7 @@ import { formatLength } from '../units/length.ts';
 import { type Advice, adviceFor } from './advice.ts';
 import type { Judgement, Situation } from './criteria/criterion.ts';
 import { criteria } from './criteria/index.ts';
+import { landingCriterion } from './criteria/landing.ts';
 import { refusalInWords } from './criteria/tail.ts';
 import type { KnotPlan, NearLandmark, Reason } from './knotPlan.ts';
 import { landingAt } from './landing.ts';

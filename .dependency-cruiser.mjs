@@ -31,7 +31,7 @@ export default {
     ...ours,
     ...packages,
     ...builtins,
-    { name: 'no circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    { name: 'no circles', severity: 'error', from: {}, to: { circular: true } },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

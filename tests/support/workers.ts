@@ -1,6 +1,5 @@
 import { MessageChannel } from 'node:worker_threads';
 import { expose } from 'comlink';
-// @ts-expect-error: the library ships no types for this part of it.
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 
 /** Lets every worker that is started from now on be answered by `answers`, in this thread. */

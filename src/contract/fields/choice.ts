@@ -1,6 +1,6 @@
 import { oneOf } from '../atoms.ts';
 import { column, emptyIsNull, plain } from '../exchange/column.ts';
-import type { Choices } from './field.ts';
+import type { Choices } from './choiceTable.ts';
 import type { FieldKind } from './fieldKind.ts';
 
 export interface ChoiceField {

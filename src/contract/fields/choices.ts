@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { oneOf } from '../atoms.ts';
 import { column, spaced, words } from '../exchange/column.ts';
-import type { Choices } from './field.ts';
+import type { Choices } from './choiceTable.ts';
 import { type FieldKind, listed } from './fieldKind.ts';
 
 export interface ChoicesField {

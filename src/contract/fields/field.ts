@@ -12,9 +12,6 @@ import type { SharesField } from './shares.ts';
 import type { TakenField } from './taken.ts';
 import type { TextField } from './text.ts';
 
-/** Code → words, as in the core's definition tables. */
-export type Choices = Readonly<Record<string, { readonly label: string }>>;
-
 /** One thing entered of a record. What is particular to each kind stands in a file of its own. */
 export type Field =
   | TextField

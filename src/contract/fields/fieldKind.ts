@@ -1,7 +1,6 @@
 import type Joi from 'joi';
 import type { Column } from '../exchange/column.ts';
 import type { Say } from '../lengths.ts';
-import type { Field } from './field.ts';
 
 /** How values are told: lengths in the reader's unit, referred records by their titles. */
 export interface Told {
@@ -10,7 +9,7 @@ export interface Told {
 }
 
 /** All that is particular to one kind of field, but for the entry that people fill in. */
-export interface FieldKind<F extends Field> {
+export interface FieldKind<F> {
   /** Checks what was entered; faults speak in the reader's unit. */
   readonly check: (field: F, say: Say) => Joi.Schema;
   /** Its columns in a table file. `name` is the column's, `key` the record's. */

@@ -4,7 +4,7 @@ import { measures } from '../../../core/measures/measures.ts';
 import { aims } from '../../../core/plan/aims.ts';
 import { cautions, finishing, likings } from '../../../core/plan/habits.ts';
 import { requestDefaults } from '../../../core/plan/request.ts';
-import type { Choices } from '../../fields/field.ts';
+import type { Choices } from '../../fields/choiceTable.ts';
 import { blades, type KindOf, line, nameField, noteField } from './kindOf.ts';
 
 const units = { cm: { label: 'centimetres' }, in: { label: 'inches' } };

@@ -6,7 +6,7 @@ import { type FabricCode, fabrics, fabricTraits, traitWord } from '../../../../c
 import { SelectField } from '../../../ui/SelectField.tsx';
 import { useFrame } from '../useFrame.ts';
 import { useRecord } from '../useRecord.ts';
-import type { FieldEntryProps } from './FieldEntry.tsx';
+import type { FieldEntryProps } from './entryProps.ts';
 
 export function ChoiceEntry({ name, field }: FieldEntryProps<ChoiceField>) {
   const { kind, store, entries } = useRecord();

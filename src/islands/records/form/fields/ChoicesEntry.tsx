@@ -1,6 +1,6 @@
 import type { ChoicesField } from '../../../../contract/fields/choices.ts';
 import { useEntry } from '../../../ui/entry.ts';
-import type { FieldEntryProps } from './FieldEntry.tsx';
+import type { FieldEntryProps } from './entryProps.ts';
 
 /** Any of a few, as boxes to tick. */
 export function ChoicesEntry({ name, field: { label, choices } }: FieldEntryProps<ChoicesField>) {

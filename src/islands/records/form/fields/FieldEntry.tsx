@@ -5,6 +5,7 @@ import { ChoiceEntry } from './ChoiceEntry.tsx';
 import { ChoicesEntry } from './ChoicesEntry.tsx';
 import { ColourEntry } from './ColourEntry.tsx';
 import { ColoursEntry } from './ColoursEntry.tsx';
+import type { FieldEntryProps } from './entryProps.ts';
 import { FlagEntry } from './FlagEntry.tsx';
 import { KnotEntry } from './KnotEntry.tsx';
 import { LengthEntry } from './LengthEntry.tsx';
@@ -12,11 +13,6 @@ import { ProfileEntry } from './ProfileEntry.tsx';
 import { ReferenceEntry } from './ReferenceEntry.tsx';
 import { TakenEntry } from './TakenEntry.tsx';
 import { TextEntry } from './TextEntry.tsx';
-
-export interface FieldEntryProps<F extends Field = Field> {
-  readonly name: string;
-  readonly field: F;
-}
 
 const entries: { readonly [K in Field['kind']]: (props: FieldEntryProps<FieldOf<K>>) => ReactNode } = {
   text: TextEntry,

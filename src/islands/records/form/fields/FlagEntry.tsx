@@ -1,7 +1,7 @@
 import type { FlagField } from '../../../../contract/fields/flag.ts';
 import { useEntry } from '../../../ui/entry.ts';
 import { Switch } from '../../../ui/Switch.tsx';
-import type { FieldEntryProps } from './FieldEntry.tsx';
+import type { FieldEntryProps } from './entryProps.ts';
 
 export function FlagEntry({ name, field: { label } }: FieldEntryProps<FlagField>) {
   const { value, onChange } = useEntry<boolean>(name);

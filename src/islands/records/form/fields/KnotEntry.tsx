@@ -8,7 +8,7 @@ import { sayFrame } from '../../../../drawing/geometry/view.ts';
 import { useEntry } from '../../../ui/entry.ts';
 import { Moves } from '../../../ui/Moves.tsx';
 import { useFrame } from '../useFrame.ts';
-import type { FieldEntryProps } from './FieldEntry.tsx';
+import type { FieldEntryProps } from './entryProps.ts';
 
 /** One knot by its name, its number or its moves, as Find reads them; empty for none. */
 export function KnotEntry({ name, field: { label } }: FieldEntryProps<KnotField>) {

@@ -4,7 +4,7 @@ import { measures } from '../../../../core/measures/measures.ts';
 import type { HowToProps } from '../../../../drawing/howto/HowTo.tsx';
 import { MeasureField } from '../../../ui/MeasureField.tsx';
 import { useRecord } from '../useRecord.ts';
-import type { FieldEntryProps } from './FieldEntry.tsx';
+import type { FieldEntryProps } from './entryProps.ts';
 
 export function LengthEntry({ name, field: { measure, optional } }: FieldEntryProps<LengthField>) {
   const { kind, units } = useRecord();

@@ -5,7 +5,7 @@ import { useEntry } from '../../../ui/entry.ts';
 import { recordQuery } from '../../../wire/queries.ts';
 import { noRecord, RecordChooser } from '../../RecordChooser.tsx';
 import { useRecord } from '../useRecord.ts';
-import type { FieldEntryProps } from './FieldEntry.tsx';
+import type { FieldEntryProps } from './entryProps.ts';
 
 /** Another record this one leans on. */
 export function ReferenceEntry({ name, field: { label, to, optional } }: FieldEntryProps<ReferenceField>) {

@@ -1,7 +1,7 @@
 import { useId } from 'react';
 import type { TextField } from '../../../../contract/fields/text.ts';
 import { useEntry } from '../../../ui/entry.ts';
-import type { FieldEntryProps } from './FieldEntry.tsx';
+import type { FieldEntryProps } from './entryProps.ts';
 
 /** A line or a few of them. What is too long is said to be so, and never cut. */
 export function TextEntry({ name, field: { label, lines, required } }: FieldEntryProps<TextField>) {

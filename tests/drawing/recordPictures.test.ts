@@ -104,7 +104,7 @@ test('a front that no tape measured shows how far it may be off, a measured one 
   const womens = of({ frontDropMm: null, front: 'womens' });
   assert.match(taped, /measured with a tape/);
   assert.match(supposed, /estimated, ±2 cm/);
-  assert.match(womens, /estimated, give or take 3 cm/);
+  assert.match(womens, /estimated, ±3 cm/);
   assert.ok(!taped.includes('≈') && supposed.includes('≈'));
   const band = (picture: string) => Number(/height="(\d+)" fill="var\(--color-follows\)"/.exec(picture)?.[1]);
   assert.deepEqual([band(supposed), band(womens)], [40, 60]);

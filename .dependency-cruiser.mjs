@@ -27,12 +27,7 @@ const builtins = Object.entries(foreign)
   }));
 
 export default {
-  forbidden: [
-    ...ours,
-    ...packages,
-    ...builtins,
-    { name: 'no circles', severity: 'error', from: {}, to: { circular: true } },
-  ],
+  forbidden: [...ours, ...packages, ...builtins, { name: 'no circles', severity: 'error', from: {}, to: { circular: true } }],
   options: {
     doNotFollow: { path: 'node_modules' },
     // What is imported for its type alone is imported all the same.

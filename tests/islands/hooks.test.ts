@@ -26,8 +26,10 @@ afterEach(() => {
 
 function inQueries() {
   const queries = createQueryClient();
-  // Waiting is the same however long it takes.
-  queries.setDefaultOptions({ mutations: { ...queries.getDefaultOptions().mutations, retryDelay: 1 } });
+  // Waiting is the same however long it takes; and what is done with is not kept for minutes.
+  const { queries: asked, mutations } = queries.getDefaultOptions();
+  const gcTime = Number.POSITIVE_INFINITY;
+  queries.setDefaultOptions({ queries: { ...asked, gcTime }, mutations: { ...mutations, retryDelay: 1, gcTime } });
   return { wrapper: ({ children }: { readonly children: ReactNode }) => createElement(QueryClientProvider, { client: queries }, children) };
 }
 

@@ -1,7 +1,7 @@
 import { JSDOM } from 'jsdom';
 
 /** A page without a browser, for what needs one to hang from. Imported before anything of React's. */
-const { window } = new JSDOM('<!doctype html><html><body></body></html>', { url: 'http://localhost/', pretendToBeVisual: true });
+const { window } = new JSDOM('<!doctype html><html><body></body></html>', { url: 'http://localhost/' });
 
 for (const key of [
   'window',

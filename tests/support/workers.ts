@@ -10,8 +10,11 @@ export function answerWorkers(answers: object): void {
       expose(answers, nodeEndpoint(this.ends.port2));
       const { addEventListener, removeEventListener, postMessage } = nodeEndpoint(this.ends.port1) as unknown as Answered;
       Object.assign(this, { addEventListener, removeEventListener, postMessage });
-      this.ends.port1.start();
-      this.ends.port2.start();
+      for (const port of [this.ends.port1, this.ends.port2]) {
+        port.start();
+        // A worker that is still alive keeps no test run from ending.
+        port.unref();
+      }
     }
     declare addEventListener: unknown;
     declare removeEventListener: unknown;

@@ -3,6 +3,7 @@ import { FileUp } from 'lucide-react';
 import { useId, useState } from 'react';
 import { type ExchangeFile, exchangeFiles, type ImportReport, isExchangeFile } from '../../contract/exchange/report.ts';
 import { kindWords } from '../../contract/records/kindWords.ts';
+import { FileInput } from '../ui/FileInput.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
 import { importFile } from '../wire/queries.ts';
 import { Report } from './ImportReport.tsx';
@@ -56,16 +57,7 @@ export function Import() {
           <FileUp aria-hidden className="size-6" /> Choose a file, or drop it here
         </span>
         <span className="text-note text-soft">.csv, .vcf or .json. You see what it would do before anything changes.</span>
-        <input
-          id={id}
-          type="file"
-          accept=".csv,.vcf,.json,text/csv,text/vcard,application/json"
-          className="sr-only"
-          onChange={(event) => {
-            void read(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
+        <FileInput id={id} accept=".csv,.vcf,.json,text/csv,text/vcard,application/json" onFile={(file) => void read(file)} />
       </label>
       {unread && (
         <p role="alert" className="bg-outside-wash px-4 py-2 text-outside">

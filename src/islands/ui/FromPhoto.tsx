@@ -2,6 +2,7 @@ import { Camera } from 'lucide-react';
 import { useId, useState } from 'react';
 import type { ColourShare } from '../../core/colour/cloth.ts';
 import { paletteOfPhoto } from '../device/paletteOfPhoto.ts';
+import { FileInput } from './FileInput.tsx';
 
 interface FromPhotoProps {
   /** What the colours are of. */
@@ -32,16 +33,7 @@ export function FromPhoto({ label, onPalette }: FromPhotoProps) {
       >
         <Camera aria-hidden className="size-4" /> From a photo
         <span className="sr-only"> of the fabric: {label}</span>
-        <input
-          id={id}
-          type="file"
-          accept="image/*"
-          className="sr-only"
-          onChange={(event) => {
-            void read(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
+        <FileInput id={id} accept="image/*" onFile={(file) => void read(file)} />
       </label>
       <span role="status" className={`text-note ${state.fault ? 'text-outside' : 'text-soft'}`}>
         {state.reading ? 'Reading the photo…' : state.fault}

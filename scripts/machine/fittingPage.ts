@@ -4,7 +4,8 @@ import { join } from 'node:path';
 import { By, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { steadyElement } from './steadyElement.ts';
 
-const patienceMs = 10_000;
+// Long enough for a machine with other work; a wait ends as soon as what is waited for is there.
+const patienceMs = 40_000;
 
 /** The pages as their user sees and works them. */
 export function fittingPageOf(driver: WebDriver, address: string) {

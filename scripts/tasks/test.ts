@@ -42,13 +42,17 @@ await runTask(async () => {
   console.log(`\n${[...took].map(([what, seconds]) => `${what} ${seconds.toFixed(0)} s`).join(', ')}.`);
 });
 
-/** Lint, format, one-way imports and strict types (of the pages and of all TypeScript), side by side. */
+/**
+ * Lint, format, one-way imports and strict types, side by side. The simulation's types are checked by themselves: its typed
+ * arrays are indexed by their own counts, so there an element counts as there.
+ */
 async function check(): Promise<void> {
   run('npx', ['astro', 'sync'], {}, true);
   await Promise.all([
     beside('npx', ['biome', 'ci', '--error-on-warnings', '.']),
     beside('npx', ['depcruise', '--config', '.dependency-cruiser.mjs', 'src']),
     beside('npx', ['astro', 'check', '--minimumSeverity', 'warning']),
+    beside('npx', ['tsc', '-p', 'src/core/cloth']),
   ]);
   console.log('Lint, formatting, import directions and types are in order.');
 }
@@ -73,7 +77,7 @@ function runTests(stage: Stage, env: NodeJS.ProcessEnv): void {
   console.log(`\nTests: ${stage}`);
   run(
     process.execPath,
-    // Files side by side, one a core; a browser mostly waits, so there are more of them.
+    // Files side by side, one a core; a browser waits now and then, so there is one more of them.
     [
       '--import',
       'tsx',
@@ -81,7 +85,7 @@ function runTests(stage: Stage, env: NodeJS.ProcessEnv): void {
       './tests/support/seed.ts',
       '--test',
       '--test-reporter=spec',
-      `--test-concurrency=${stage === 'browser' ? 2 * cores : cores}`,
+      `--test-concurrency=${stage === 'browser' ? cores + 1 : cores}`,
       ...files,
     ],
     env,

@@ -15,7 +15,7 @@ const screen = openScreen(
 );
 beforeEach(async () => {
   screen.app.gate.open();
-  await screen.startAfresh();
+  await screen.forget();
 });
 
 const shows = (what: RegExp, message = `nothing says ${what}`) =>
@@ -165,6 +165,7 @@ test('an outfit is put together from what its client can wear, and is worn at th
 
 test('the fitting finds any client by typing, and takes their preferences', async () => {
   const { page } = screen;
+  await page.open();
   await (await page.one('//button[span[normalize-space()="Client:"]]')).click();
   await (await page.one('//input[@placeholder="Find"]')).sendKeys('Guest 2999');
   await (await page.one('//*[@role="option"][contains(., "Guest 2999")]')).click();

@@ -7,8 +7,7 @@ import { openScreen } from '../support/screen.ts';
 
 const screen = openScreen();
 beforeEach(async () => {
-  await screen.startAfresh();
-  await screen.page.choose('Client', 'Tobiah');
+  await screen.startAfresh('Tobiah');
   await screen.page.go(`/knots`);
   await shows(/85 of 85 knots/);
 });
@@ -163,6 +162,7 @@ test('a knot without a name is named for the studio, and found by that name', as
   await find('Ro Li Ro Li Ro Li Co\n');
   await page.waitFor(async () => /^Knot 7\./.test(await chosen()), 'not found');
   await (await page.one('//a[normalize-space()="Name this knot"]')).click();
+  await page.alive();
   await page.type('Name', 'Tar rope');
   assert.equal(await page.value('Knot'), 'Ro Li Ro Li Ro Li Co T', 'spelled as it was shown');
   await (await page.button('Save')).click();

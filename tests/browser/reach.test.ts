@@ -62,44 +62,33 @@ async function look(path: string): Promise<void> {
   await screen.page.one('//main//button | //main//input | //main//a');
 }
 
-test('on a phone nothing lies outside the page, in any view', async () => {
-  const { driver } = screen;
-  await driver.manage().window().setRect({ width: 500, height: 900 });
-  for (const path of await views()) {
-    await look(path);
-    const outside = await driver.executeScript<string[]>(`
-      const scrolls = (e) => e && (getComputedStyle(e).overflowX === 'auto' || scrolls(e.parentElement));
-      return [...document.querySelectorAll('body *')]
-        .filter((e) => e.getClientRects().length > 0 && e.getBoundingClientRect().right > innerWidth + 1 && !e.closest('svg') && !scrolls(e))
-        .map((e) => e.outerHTML.slice(0, 90));`);
-    assert.deepEqual(outside, [], path);
-  }
-});
+const outsideOfThePage = `
+  const scrolls = (e) => e && (getComputedStyle(e).overflowX === 'auto' || scrolls(e.parentElement));
+  return [...document.querySelectorAll('body *')]
+    .filter((e) => e.getClientRects().length > 0 && e.getBoundingClientRect().right > innerWidth + 1 && !e.closest('svg') && !scrolls(e))
+    .map((e) => e.outerHTML.slice(0, 90));`;
+const tooSmall = `
+  return [...document.querySelectorAll('button, a, select, summary, input:not([type=radio], [type=checkbox], [type=file]), label:has(input[type=radio]), label:has(input[type=checkbox]), [role=tab], [role=option]')]
+    .filter((e) => e.getClientRects().length > 0 && !e.closest('[aria-hidden=true]') && getComputedStyle(e).opacity !== '0' && getComputedStyle(e).display !== 'inline')
+    .map((e) => [e, e.getBoundingClientRect()])
+    .filter(([, box]) => box.width > 1 && box.height > 1 && (box.height < 24 || box.width < 24))
+    .map(([e, box]) => e.outerHTML.slice(0, 80) + ' ' + box.width.toFixed(0) + '×' + box.height.toFixed(0));`;
+const nameless = `
+  const named = (e) => e.getAttribute('aria-label') || e.getAttribute('aria-labelledby') || (e.labels && e.labels.length > 0) || e.textContent.trim() || e.closest('label');
+  return [...document.querySelectorAll('button, a, input, select, textarea, [role=slider], [role=group]')]
+    .filter((e) => e.getClientRects().length > 0 && !e.closest('[aria-hidden=true]') && !named(e))
+    .map((e) => e.outerHTML.slice(0, 120));`;
 
-test('targets are large enough for a finger, in every view', async () => {
+test('in every view every field and button has a name, targets are large enough for a finger, and on a phone nothing lies outside the page', async () => {
   const { driver } = screen;
+  const found = (what: string) => driver.executeScript<string[]>(what);
   for (const path of await views()) {
+    await driver.manage().window().setRect({ width: 1280, height: 900 });
     await look(path);
-    const small = await driver.executeScript<string[]>(`
-      return [...document.querySelectorAll('button, a, select, summary, input:not([type=radio], [type=checkbox], [type=file]), label:has(input[type=radio]), label:has(input[type=checkbox]), [role=tab], [role=option]')]
-        .filter((e) => e.getClientRects().length > 0 && !e.closest('[aria-hidden=true]') && getComputedStyle(e).opacity !== '0' && getComputedStyle(e).display !== 'inline')
-        .map((e) => [e, e.getBoundingClientRect()])
-        .filter(([, box]) => box.width > 1 && box.height > 1 && (box.height < 24 || box.width < 24))
-        .map(([e, box]) => e.outerHTML.slice(0, 80) + ' ' + box.width.toFixed(0) + '×' + box.height.toFixed(0));`);
-    assert.deepEqual(small, [], path);
-  }
-});
-
-test('every field and button has a name, in every view', async () => {
-  const { driver } = screen;
-  for (const path of await views()) {
-    await look(path);
-    const nameless = await driver.executeScript<string[]>(`
-      const named = (e) => e.getAttribute('aria-label') || e.getAttribute('aria-labelledby') || (e.labels && e.labels.length > 0) || e.textContent.trim() || e.closest('label');
-      return [...document.querySelectorAll('button, a, input, select, textarea, [role=slider], [role=group]')]
-        .filter((e) => e.getClientRects().length > 0 && !e.closest('[aria-hidden=true]') && !named(e))
-        .map((e) => e.outerHTML.slice(0, 120));`);
-    assert.deepEqual(nameless, [], path);
+    assert.deepEqual(await found(nameless), [], `${path}: without a name`);
+    assert.deepEqual(await found(tooSmall), [], `${path}: too small for a finger`);
+    await driver.manage().window().setRect({ width: 500, height: 900 });
+    assert.deepEqual(await found(outsideOfThePage), [], `${path}: outside of the page`);
   }
 });
 

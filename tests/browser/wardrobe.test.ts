@@ -6,7 +6,7 @@ import { bitmap } from '../support/bitmap.ts';
 import { openScreen } from '../support/screen.ts';
 
 const screen = openScreen();
-beforeEach(() => screen.startAfresh());
+beforeEach(() => screen.forget());
 
 const shows = (what: RegExp) => screen.page.waitFor(async () => what.test(await screen.page.body()), `nothing says ${what}`);
 const kept = async <K extends Kind>(kind: K, word: string): Promise<RecordOf[K]> => {
@@ -60,7 +60,7 @@ test('shares that do not make up the whole are told, and put right', async () =>
 
 test('a tie that is out is not among those that can be taken, unless asked for', async () => {
   const { page } = screen;
-  await page.choose('Client', 'Tobiah');
+  await screen.startAfresh('Tobiah');
   await screen.page.go(`/choose-a-tie`);
   await shows(/best match first/);
   assert.doesNotMatch(await page.body(), /Pilot blue, brass buoy\n/);

@@ -6,7 +6,7 @@ import { bitmap } from '../support/bitmap.ts';
 import { openScreen } from '../support/screen.ts';
 
 const screen = openScreen();
-beforeEach(() => screen.startAfresh());
+beforeEach(() => screen.forget());
 
 const shows = (what: RegExp) => screen.page.waitFor(async () => what.test(await screen.page.body()), `nothing says ${what}`);
 const to = (path: string) => screen.page.go(path);
@@ -92,7 +92,7 @@ test('a named collar fills its measures in, the drawing follows the field, and t
 
 test('a square is judged beside the tie, and sets are split', async () => {
   const { page, driver } = screen;
-  await page.choose('Client', 'Tobiah');
+  await screen.startAfresh('Tobiah');
   await to('/choose-a-tie');
   await shows(/ties work with this outfit, best match first/);
   await (await page.one('//*[@role="option"][contains(., "Guild stripe")]')).click();

@@ -7,8 +7,10 @@ export interface Screen {
   app: App;
   driver: Browser['driver'];
   page: FittingScreen;
-  /** The fitting as a new person finds it: nothing remembered on the device. */
-  startAfresh: () => Promise<void>;
+  /** Nothing is remembered on the device, and no page of ours is open. */
+  forget: () => Promise<void>;
+  /** The fitting as a new person finds it, with the client whom a word finds, if any. */
+  startAfresh: (client?: string) => Promise<void>;
 }
 
 /** The built application, a browser and the pages in it, for all tests of a file; `prepare` adds to the demo studio first. */
@@ -21,11 +23,14 @@ export function openScreen(prepare?: (app: App) => Promise<unknown>): Screen {
     browser = await openBrowser();
     screen.driver = browser.driver;
     screen.page = fittingPageOf(browser.driver, screen.app.address);
-    screen.startAfresh = async () => {
+    screen.forget = async () => {
       await screen.driver.get(`${screen.app.address}/icon.svg`);
       await screen.driver.executeScript('sessionStorage.clear(); localStorage.clear();');
       await screen.driver.manage().deleteAllCookies();
-      await screen.page.open();
+    };
+    screen.startAfresh = async (client) => {
+      await screen.forget();
+      await screen.page.open(client ? `/?client=${await idOf(screen.app, client)}` : '/');
     };
   });
   after(async () => {
@@ -33,4 +38,11 @@ export function openScreen(prepare?: (app: App) => Promise<unknown>): Screen {
     await screen.app.stop();
   });
   return screen;
+}
+
+async function idOf({ address }: App, client: string): Promise<string> {
+  const answer = await fetch(`${address}/api/clients?find=${encodeURIComponent(client)}`);
+  const [first] = ((await answer.json()) as { rows: { id: string }[] }).rows;
+  if (!first) throw new Error(`No client is called ${client}.`);
+  return first.id;
 }

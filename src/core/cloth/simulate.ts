@@ -185,7 +185,7 @@ export class Simulation {
     setWidths(mesh, this.tie, this.placing, folding);
     const own = Math.min(1, share / 0.15);
     for (const { width } of [mesh.active, mesh.standing])
-      for (let row = 0; row < width.length; row++) width[row] = looseWidthMm + own * ((width[row] as number) - looseWidthMm);
+      for (let row = 0; row < width.length; row++) width[row] = looseWidthMm + own * (width[row] - looseWidthMm);
     const half = (Math.min(1, 0.7 + share) * layerMm) / 2;
     thicken(mesh, mesh.active, folding.active, half);
     thicken(mesh, mesh.standing, folding.standing, half);
@@ -203,16 +203,16 @@ function ease(share: number, from: number, to: number): number {
 function thicken({ columns, half }: ClothMesh, { first, rows }: Strand, fold: Float64Array, halfMm: number): void {
   for (let row = 0; row < rows; row++) {
     const at = first + row * columns;
-    half.fill(halfMm / (fold[row] as number), at, at + columns);
+    half.fill(halfMm / fold[row], at, at + columns);
   }
 }
 
 /** Every point goes on as it went, a little slower. */
 function move({ position: p, before }: ClothMesh): void {
   for (let i = 0; i < p.length; i += 3) {
-    let vx = damping * ((p[i] as number) - (before[i] as number));
-    let vy = damping * ((p[i + 1] as number) - (before[i + 1] as number));
-    let vz = damping * ((p[i + 2] as number) - (before[i + 2] as number));
+    let vx = damping * (p[i] - before[i]);
+    let vy = damping * (p[i + 1] - before[i + 1]);
+    let vz = damping * (p[i + 2] - before[i + 2]);
     const square = vx * vx + vy * vy + vz * vz;
     if (square > mostAStepMm * mostAStepMm) {
       const slower = mostAStepMm / Math.sqrt(square);
@@ -220,19 +220,18 @@ function move({ position: p, before }: ClothMesh): void {
       vy *= slower;
       vz *= slower;
     }
-    before[i] = p[i] as number;
-    before[i + 1] = p[i + 1] as number;
-    before[i + 2] = p[i + 2] as number;
-    p[i] = (p[i] as number) + vx;
-    p[i + 1] = (p[i + 1] as number) + vy;
-    p[i + 2] = (p[i + 2] as number) + vz;
+    before[i] = p[i];
+    before[i + 1] = p[i + 1];
+    before[i + 2] = p[i + 2];
+    p[i] += vx;
+    p[i + 1] += vy;
+    p[i + 2] += vz;
   }
 }
 
 /** Takes a share of its way in this step from what hangs out of the knot. */
 function calm({ position: p, before, columns }: ClothMesh, { first, rows, leavesAt }: Strand): void {
-  for (let i = 3 * (first + leavesAt * columns); i < 3 * (first + rows * columns); i++)
-    p[i] = (p[i] as number) - calmedBy * ((p[i] as number) - (before[i] as number));
+  for (let i = 3 * (first + leavesAt * columns); i < 3 * (first + rows * columns); i++) p[i] -= calmedBy * (p[i] - before[i]);
 }
 
 /** Least rest length of each row, where turns are held open: half a round of the diameter a move. */

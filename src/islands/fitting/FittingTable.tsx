@@ -22,7 +22,7 @@ import { useAlive } from '../ui/useAlive.ts';
 import { useKnotTitle } from '../wire/useKnotTitles.ts';
 import { KnotCaption } from './choose/KnotCaption.tsx';
 import { KnotRanking } from './choose/KnotRanking.tsx';
-import { FrontDropHandle, LapelHandle, SpreadHandle, TieHandles } from './handles.tsx';
+import { FrontDropHandle, LapelMeasure, SpreadMeasure, TieHandles } from './handles.tsx';
 import { MeasureSheet } from './MeasureSheet.tsx';
 import { SaveLine } from './SaveLine.tsx';
 import { PrintedCard } from './set/PrintedCard.tsx';
@@ -152,13 +152,13 @@ export function FittingTable() {
               <ViewSwitch frame={frame} onView={setView} />
             </div>
             <FrontFigure {...drawn} id="front" stage={stage} className="h-[30rem] w-full lg:h-auto lg:min-h-80 lg:grow">
-              {stage === 'tied' && values.question.jacket && <LapelHandle request={request} />}
+              {stage === 'tied' && values.question.jacket && <LapelMeasure request={request} />}
               <FrontDropHandle request={request} />
             </FrontFigure>
           </section>
           <section aria-label="Collar and knot" className={`flex min-h-0 flex-col ${stale ? 'opacity-50' : ''}`}>
             <CollarCloseUp {...drawn} id="near" className="h-96 w-full lg:h-auto lg:min-h-56 lg:grow">
-              <SpreadHandle request={request} />
+              <SpreadMeasure request={request} />
             </CollarCloseUp>
             <p className="text-note text-soft">
               <b className="text-set">You set</b> · <b className="text-follows">result</b> · <b className="text-outside">problem</b>

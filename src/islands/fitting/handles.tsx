@@ -3,8 +3,9 @@ import { frontDropOf } from '../../core/body/frontDrop.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import { measures } from '../../core/measures/measures.ts';
 import { formatFigure, formatLength } from '../../core/units/length.ts';
-import { collarLeaves } from '../../drawing/collar/leaves.ts';
+import { SpreadHandle } from '../../drawing/collar/SpreadHandle.tsx';
 import { jacketFronts } from '../../drawing/jacket/fronts.ts';
+import { LapelHandle } from '../../drawing/jacket/LapelHandle.tsx';
 import { Dimension } from '../../drawing/sheet/Dimension.tsx';
 import { Handle } from '../../drawing/sheet/Handle.tsx';
 import { type LengthEntry, useEntry } from '../ui/entry.ts';
@@ -47,51 +48,24 @@ export function FrontDropHandle({ request }: HandleProps) {
   );
 }
 
-/** The lapel at its broadest. */
-export function LapelHandle({ request }: HandleProps) {
+/** The lapel, with its measure written beside it. */
+export function LapelMeasure({ request }: HandleProps) {
   const field = useEntry<LengthEntry>('question.jacket.lapelMm');
   const { client, jacket, units } = request;
   if (!jacket) return null;
-  const { minMm, maxMm } = measures.jacket.lapelMm;
   const [from, to] = jacketFronts(jacket, frontDropOf(client).meanMm, 0, client.neckMm).measure;
   return (
     <g>
       <Dimension from={[-from[0], from[1]]} to={[-to[0], to[1]]} ink="set" label={formatFigure(jacket.lapelMm, units)} />
-      <Handle
-        x={-to[0]}
-        y={to[1]}
-        axis="x"
-        gain={-1}
-        label="Lapel width"
-        valueMm={jacket.lapelMm}
-        valueText={formatLength(jacket.lapelMm, units)}
-        minMm={minMm}
-        maxMm={maxMm}
-        onChange={field.onChange}
-      />
+      <LapelHandle jacket={jacket} request={request} onChange={field.onChange} />
     </g>
   );
 }
 
-/** The collar's points: their spread. */
-export function SpreadHandle({ request }: HandleProps) {
+/** The collar's spread. */
+export function SpreadMeasure({ request: { client, shirt, units } }: HandleProps) {
   const field = useEntry<LengthEntry>('question.shirt.collarSpreadMm');
-  const { client, shirt, units } = request;
-  const tip = collarLeaves(shirt, client.neckMm).tips[1];
-  return (
-    <Handle
-      x={tip[0]}
-      y={tip[1]}
-      axis="x"
-      gain={2}
-      label="Collar spread"
-      valueMm={shirt.collarSpreadMm}
-      valueText={formatLength(shirt.collarSpreadMm, units)}
-      minMm={Math.max(measures.shirt.collarSpreadMm.minMm, shirt.tieSpaceMm + 4)}
-      maxMm={Math.min(measures.shirt.collarSpreadMm.maxMm, 2 * shirt.collarPointMm)}
-      onChange={field.onChange}
-    />
-  );
+  return <SpreadHandle collar={shirt} neckMm={client.neckMm} units={units} onChange={field.onChange} />;
 }
 
 /** The blade's width and the tie's length, on the tie itself. */

@@ -67,9 +67,11 @@ function answering(handle: (context: APIContext) => Promise<unknown>): APIRoute 
 }
 
 export function json(body: unknown, status = 200): Response {
-  return new Response(JSON.stringify(body), {
+  // Bytes of a known length go out in one piece; text would be encoded and chunked on the way.
+  const bytes = Buffer.from(JSON.stringify(body));
+  return new Response(bytes, {
     status,
-    headers: { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store' },
+    headers: { 'content-type': 'application/json; charset=utf-8', 'content-length': String(bytes.length), 'cache-control': 'no-store' },
   });
 }
 

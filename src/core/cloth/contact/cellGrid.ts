@@ -26,40 +26,40 @@ export class CellGrid {
   lay(p: Float64Array, leastCellMm: number): void {
     const { points, at, start, next, cell, low, cells } = this;
     this.divide(p, leastCellMm);
-    const all = (cells[0] as number) * (cells[1] as number) * (cells[2] as number);
+    const all = cells[0] * cells[1] * cells[2];
     start.fill(0, 0, all + 1);
     for (let i = 0; i < cell.length; i++) {
-      const x = Math.floor(((p[3 * i] as number) - (low[0] as number)) / this.cellMm);
-      const y = Math.floor(((p[3 * i + 1] as number) - (low[1] as number)) / this.cellMm);
-      const z = Math.floor(((p[3 * i + 2] as number) - (low[2] as number)) / this.cellMm);
+      const x = Math.floor((p[3 * i] - low[0]) / this.cellMm);
+      const y = Math.floor((p[3 * i + 1] - low[1]) / this.cellMm);
+      const z = Math.floor((p[3 * i + 2] - low[2]) / this.cellMm);
       const place = this.runAt(x, y) + z;
       cell[i] = place;
-      start[place + 1] = (start[place + 1] as number) + 1;
+      start[place + 1] += 1;
     }
     for (let k = 0; k < all; k++) {
-      next[k] = start[k] as number;
-      start[k + 1] = (start[k + 1] as number) + (start[k] as number);
+      next[k] = start[k];
+      start[k + 1] += start[k];
     }
     for (let i = 0; i < cell.length; i++) {
-      const place = cell[i] as number;
-      const slot = next[place] as number;
+      const place = cell[i];
+      const slot = next[place];
       next[place] = slot + 1;
       points[slot] = i;
-      at[3 * slot] = p[3 * i] as number;
-      at[3 * slot + 1] = p[3 * i + 1] as number;
-      at[3 * slot + 2] = p[3 * i + 2] as number;
+      at[3 * slot] = p[3 * i];
+      at[3 * slot + 1] = p[3 * i + 1];
+      at[3 * slot + 2] = p[3 * i + 2];
     }
   }
 
   /** The cell along an axis; what lies beyond all points counts to the outermost. */
   cellAt(axis: 0 | 1 | 2, mm: number): number {
-    const i = Math.floor((mm - (this.low[axis] as number)) / this.cellMm);
-    return Math.max(0, Math.min(i, (this.cells[axis] as number) - 1));
+    const i = Math.floor((mm - this.low[axis]) / this.cellMm);
+    return Math.max(0, Math.min(i, this.cells[axis] - 1));
   }
 
   /** Number of the first of the cells at an x and a y: those behind it, along z, follow it on the grid. */
   runAt(x: number, y: number): number {
-    return (x * (this.cells[1] as number) + y) * (this.cells[2] as number);
+    return (x * this.cells[1] + y) * this.cells[2];
   }
 
   private divide(p: Float64Array, leastCellMm: number): void {
@@ -68,17 +68,17 @@ export class CellGrid {
     high.fill(Number.NEGATIVE_INFINITY);
     for (let i = 0; i < p.length; i += 3) {
       for (let axis = 0; axis < 3; axis++) {
-        const mm = p[i + axis] as number;
-        if (mm < (low[axis] as number)) low[axis] = mm;
-        if (mm > (high[axis] as number)) high[axis] = mm;
+        const mm = p[i + axis];
+        if (mm < low[axis]) low[axis] = mm;
+        if (mm > high[axis]) high[axis] = mm;
       }
     }
     this.cellMm = leastCellMm;
     for (;;) {
       let all = 1;
       for (let axis = 0; axis < 3; axis++) {
-        cells[axis] = Math.floor(((high[axis] as number) - (low[axis] as number)) / this.cellMm) + 1;
-        all *= cells[axis] as number;
+        cells[axis] = Math.floor((high[axis] - low[axis]) / this.cellMm) + 1;
+        all *= cells[axis];
       }
       if (all <= mostCells) return;
       this.cellMm *= 1.25;

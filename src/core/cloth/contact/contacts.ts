@@ -57,16 +57,16 @@ export class Contacts {
     near.advance();
     for (let v = 0; v < moved.length; v++) moved[v] = Math.sqrt(squareApart(p, mesh.before, 3 * v));
     for (let k = 0; k < near.count; k++) {
-      const i = point[k] as number;
-      const f = face[k] as number;
-      const way = (pointWay[i] as number) + (faceWay[f] as number);
-      if ((bound[k] as number) > way) continue;
-      const v = ends[2 * i] as number;
-      const w = ends[2 * i + 1] as number;
-      const x = ((p[3 * v] as number) + (p[3 * w] as number)) / 2;
-      const y = ((p[3 * v + 1] as number) + (p[3 * w + 1] as number)) / 2;
-      const z = ((p[3 * v + 2] as number) + (p[3 * w + 2] as number)) / 2;
-      const thicknessMm = (half[v] as number) + (half[corners[6 * f] as number] as number);
+      const i = point[k];
+      const f = face[k];
+      const way = pointWay[i] + faceWay[f];
+      if (bound[k] > way) continue;
+      const v = ends[2 * i];
+      const w = ends[2 * i + 1];
+      const x = (p[3 * v] + p[3 * w]) / 2;
+      const y = (p[3 * v + 1] + p[3 * w + 1]) / 2;
+      const z = (p[3 * v + 2] + p[3 * w + 2]) / 2;
+      const thicknessMm = half[v] + half[corners[6 * f]];
       const apart = faces.leastApart(f, x, y, z, farMm) - thicknessMm;
       if (apart > 0) {
         bound[k] = way + apart;
@@ -80,20 +80,20 @@ export class Contacts {
   private keepOff(v: number, w: number, t: number): number {
     const { near, share, mesh } = this;
     const { position: p, half } = mesh;
-    const a = near.faces.corners[t] as number;
-    const b = near.faces.corners[t + 1] as number;
-    const c = near.faces.corners[t + 2] as number;
-    const thicknessMm = (half[v] as number) + (half[a] as number);
-    const x = ((p[3 * v] as number) + (p[3 * w] as number)) / 2;
-    const y = ((p[3 * v + 1] as number) + (p[3 * w + 1] as number)) / 2;
-    const z = ((p[3 * v + 2] as number) + (p[3 * w + 2] as number)) / 2;
+    const a = near.faces.corners[t];
+    const b = near.faces.corners[t + 1];
+    const c = near.faces.corners[t + 2];
+    const thicknessMm = half[v] + half[a];
+    const x = (p[3 * v] + p[3 * w]) / 2;
+    const y = (p[3 * v + 1] + p[3 * w + 1]) / 2;
+    const z = (p[3 * v + 2] + p[3 * w + 2]) / 2;
     const d2 = nearestOnTriangle(p, x, y, z, 3 * a, 3 * b, 3 * c, share);
     const d = Math.sqrt(d2);
     const depth = thicknessMm - d;
     if (depth <= 0 || d2 < 1e-12) return -depth;
-    const sa = share[0] as number;
-    const sb = share[1] as number;
-    const sc = share[2] as number;
+    const sa = share[0];
+    const sb = share[1];
+    const sc = share[2];
     this.touching++;
     if (depth > this.deepest) this.deepest = depth;
     if (depth > lightlyMm) this.press(v, w, a, b, c);
@@ -102,24 +102,24 @@ export class Contacts {
     const push = (correction * depth) / ((own + sa * sa + sb * sb + sc * sc) * d);
     const { pushed } = near;
     const way = push * d;
-    pushed[v] = (pushed[v] as number) + own * way;
-    if (v !== w) pushed[w] = (pushed[w] as number) + own * way;
-    pushed[a] = (pushed[a] as number) + sa * way;
-    pushed[b] = (pushed[b] as number) + sb * way;
-    pushed[c] = (pushed[c] as number) + sc * way;
+    pushed[v] += own * way;
+    if (v !== w) pushed[w] += own * way;
+    pushed[a] += sa * way;
+    pushed[b] += sb * way;
+    pushed[c] += sc * way;
     for (let axis = 0; axis < 3; axis++) {
       const ia = 3 * a + axis;
       const ib = 3 * b + axis;
       const ic = 3 * c + axis;
       const iv = 3 * v + axis;
       const iw = 3 * w + axis;
-      const at = ((p[iv] as number) + (p[iw] as number)) / 2;
-      const off = push * (at - sa * (p[ia] as number) - sb * (p[ib] as number) - sc * (p[ic] as number));
-      p[iv] = (p[iv] as number) + own * off;
-      if (v !== w) p[iw] = (p[iw] as number) + own * off;
-      p[ia] = (p[ia] as number) - sa * off;
-      p[ib] = (p[ib] as number) - sb * off;
-      p[ic] = (p[ic] as number) - sc * off;
+      const at = (p[iv] + p[iw]) / 2;
+      const off = push * (at - sa * p[ia] - sb * p[ib] - sc * p[ic]);
+      p[iv] += own * off;
+      if (v !== w) p[iw] += own * off;
+      p[ia] -= sa * off;
+      p[ib] -= sb * off;
+      p[ic] -= sc * off;
     }
     return -depth;
   }
@@ -137,10 +137,10 @@ export class Contacts {
   private movedAtMost(v: number, w: number, a: number, b: number, c: number): number {
     const { moved } = this;
     const { pushed } = this.near;
-    const ofPoint = ((moved[v] as number) + (pushed[v] as number) + (moved[w] as number) + (pushed[w] as number)) / 2;
-    const ofA = (moved[a] as number) + (pushed[a] as number);
-    const ofB = (moved[b] as number) + (pushed[b] as number);
-    const ofC = (moved[c] as number) + (pushed[c] as number);
+    const ofPoint = (moved[v] + pushed[v] + moved[w] + pushed[w]) / 2;
+    const ofA = moved[a] + pushed[a];
+    const ofB = moved[b] + pushed[b];
+    const ofC = moved[c] + pushed[c];
     return ofPoint + Math.max(ofA, ofB, ofC);
   }
 
@@ -148,15 +148,15 @@ export class Contacts {
   private measureRoom(v: number, w: number, a: number, b: number, c: number): void {
     const { room } = this;
     const { before: q } = this.mesh;
-    const x = ((q[3 * v] as number) + (q[3 * w] as number)) / 2;
-    const y = ((q[3 * v + 1] as number) + (q[3 * w + 1] as number)) / 2;
-    const z = ((q[3 * v + 2] as number) + (q[3 * w + 2] as number)) / 2;
+    const x = (q[3 * v] + q[3 * w]) / 2;
+    const y = (q[3 * v + 1] + q[3 * w + 1]) / 2;
+    const z = (q[3 * v + 2] + q[3 * w + 2]) / 2;
     const free = Math.sqrt(nearestOnTriangle(q, x, y, z, 3 * a, 3 * b, 3 * c, this.shareBefore));
-    if (free < (room[v] as number)) room[v] = free;
-    if (free < (room[w] as number)) room[w] = free;
-    if (free < (room[a] as number)) room[a] = free;
-    if (free < (room[b] as number)) room[b] = free;
-    if (free < (room[c] as number)) room[c] = free;
+    if (free < room[v]) room[v] = free;
+    if (free < room[w]) room[w] = free;
+    if (free < room[a]) room[a] = free;
+    if (free < room[b]) room[b] = free;
+    if (free < room[c]) room[c] = free;
   }
 
   /** Takes back what a point moved in this step beyond its share of the room it had. */
@@ -164,17 +164,17 @@ export class Contacts {
     const { room, mesh } = this;
     const { position: p, before: q, count } = mesh;
     for (let v = 0; v < count; v++) {
-      const most = shareOfRoom * (room[v] as number);
+      const most = shareOfRoom * room[v];
       const i = 3 * v;
-      const dx = (p[i] as number) - (q[i] as number);
-      const dy = (p[i + 1] as number) - (q[i + 1] as number);
-      const dz = (p[i + 2] as number) - (q[i + 2] as number);
+      const dx = p[i] - q[i];
+      const dy = p[i + 1] - q[i + 1];
+      const dz = p[i + 2] - q[i + 2];
       const square = dx * dx + dy * dy + dz * dz;
       if (square <= most * most) continue;
       const kept = most / Math.sqrt(square);
-      p[i] = (q[i] as number) + kept * dx;
-      p[i + 1] = (q[i + 1] as number) + kept * dy;
-      p[i + 2] = (q[i + 2] as number) + kept * dz;
+      p[i] = q[i] + kept * dx;
+      p[i + 1] = q[i + 1] + kept * dy;
+      p[i + 2] = q[i + 2] + kept * dz;
     }
   }
 }

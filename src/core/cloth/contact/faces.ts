@@ -27,12 +27,12 @@ export class Faces {
   /** Largest distance of a corner from the middle, mm. */
   sizeOf(face: number): number {
     this.measure(face);
-    return this.boxes[each * face + 15] as number;
+    return this.boxes[each * face + 15];
   }
 
   /** A face's middle along an axis, mm; as last measured. */
   middleOf(face: number, axis: 0 | 1 | 2): number {
-    return this.boxes[each * face + axis] as number;
+    return this.boxes[each * face + axis];
   }
 
   /** A place is at least so far from any point of the face, mm: as far as from its box; or anything over `enough`, once it is that. */
@@ -40,17 +40,14 @@ export class Faces {
     if (this.measuredIn[face] !== this.time) this.measure(face);
     const { boxes } = this;
     const i = each * face;
-    const x = px - (boxes[i] as number);
-    const y = py - (boxes[i + 1] as number);
-    const z = pz - (boxes[i + 2] as number);
-    const n =
-      Math.abs(x * (boxes[i + 9] as number) + y * (boxes[i + 10] as number) + z * (boxes[i + 11] as number)) - (boxes[i + 14] as number);
+    const x = px - boxes[i];
+    const y = py - boxes[i + 1];
+    const z = pz - boxes[i + 2];
+    const n = Math.abs(x * boxes[i + 9] + y * boxes[i + 10] + z * boxes[i + 11]) - boxes[i + 14];
     if (n > enough) return n;
-    const t =
-      Math.abs(x * (boxes[i + 6] as number) + y * (boxes[i + 7] as number) + z * (boxes[i + 8] as number)) - (boxes[i + 13] as number);
+    const t = Math.abs(x * boxes[i + 6] + y * boxes[i + 7] + z * boxes[i + 8]) - boxes[i + 13];
     if (t > enough) return t;
-    const r =
-      Math.abs(x * (boxes[i + 3] as number) + y * (boxes[i + 4] as number) + z * (boxes[i + 5] as number)) - (boxes[i + 12] as number);
+    const r = Math.abs(x * boxes[i + 3] + y * boxes[i + 4] + z * boxes[i + 5]) - boxes[i + 12];
     return Math.sqrt((n > 0 ? n * n : 0) + (t > 0 ? t * t : 0) + (r > 0 ? r * r : 0));
   }
 
@@ -59,41 +56,41 @@ export class Faces {
     const { boxes, mesh } = this;
     const { position: p, columns } = mesh;
     const i = each * face;
-    const a = 3 * (this.corners[6 * face] as number);
+    const a = 3 * this.corners[6 * face];
     const b = a + 3;
     const c = a + 3 * columns;
     const d = c + 3;
-    const ux = (p[d] as number) - (p[a] as number);
-    const uy = (p[d + 1] as number) - (p[a + 1] as number);
-    const uz = (p[d + 2] as number) - (p[a + 2] as number);
-    const wx = (p[b] as number) - (p[c] as number);
-    const wy = (p[b + 1] as number) - (p[c + 1] as number);
-    const wz = (p[b + 2] as number) - (p[c + 2] as number);
+    const ux = p[d] - p[a];
+    const uy = p[d + 1] - p[a + 1];
+    const uz = p[d + 2] - p[a + 2];
+    const wx = p[b] - p[c];
+    const wy = p[b + 1] - p[c + 1];
+    const wz = p[b + 2] - p[c + 2];
     // Both diagonals together run along the row.
     setUnit(boxes, i + 3, ux + wx, uy + wy, uz + wz);
     setUnit(boxes, i + 9, wy * uz - wz * uy, wz * ux - wx * uz, wx * uy - wy * ux);
-    const rx = boxes[i + 3] as number;
-    const ry = boxes[i + 4] as number;
-    const rz = boxes[i + 5] as number;
-    const nx = boxes[i + 9] as number;
-    const ny = boxes[i + 10] as number;
-    const nz = boxes[i + 11] as number;
+    const rx = boxes[i + 3];
+    const ry = boxes[i + 4];
+    const rz = boxes[i + 5];
+    const nx = boxes[i + 9];
+    const ny = boxes[i + 10];
+    const nz = boxes[i + 11];
     setUnit(boxes, i + 6, ny * rz - nz * ry, nz * rx - nx * rz, nx * ry - ny * rx);
-    const mx = ((p[a] as number) + (p[b] as number) + (p[c] as number) + (p[d] as number)) / 4;
-    const my = ((p[a + 1] as number) + (p[b + 1] as number) + (p[c + 1] as number) + (p[d + 1] as number)) / 4;
-    const mz = ((p[a + 2] as number) + (p[b + 2] as number) + (p[c + 2] as number) + (p[d + 2] as number)) / 4;
+    const mx = (p[a] + p[b] + p[c] + p[d]) / 4;
+    const my = (p[a + 1] + p[b + 1] + p[c + 1] + p[d + 1]) / 4;
+    const mz = (p[a + 2] + p[b + 2] + p[c + 2] + p[d + 2]) / 4;
     boxes[i] = mx;
     boxes[i + 1] = my;
     boxes[i + 2] = mz;
     for (let axis = 0; axis < 3; axis++) {
       const k = i + 3 + 3 * axis;
-      const ex = boxes[k] as number;
-      const ey = boxes[k + 1] as number;
-      const ez = boxes[k + 2] as number;
-      const ofA = Math.abs(((p[a] as number) - mx) * ex + ((p[a + 1] as number) - my) * ey + ((p[a + 2] as number) - mz) * ez);
-      const ofB = Math.abs(((p[b] as number) - mx) * ex + ((p[b + 1] as number) - my) * ey + ((p[b + 2] as number) - mz) * ez);
-      const ofC = Math.abs(((p[c] as number) - mx) * ex + ((p[c + 1] as number) - my) * ey + ((p[c + 2] as number) - mz) * ez);
-      const ofD = Math.abs(((p[d] as number) - mx) * ex + ((p[d + 1] as number) - my) * ey + ((p[d + 2] as number) - mz) * ez);
+      const ex = boxes[k];
+      const ey = boxes[k + 1];
+      const ez = boxes[k + 2];
+      const ofA = Math.abs((p[a] - mx) * ex + (p[a + 1] - my) * ey + (p[a + 2] - mz) * ez);
+      const ofB = Math.abs((p[b] - mx) * ex + (p[b + 1] - my) * ey + (p[b + 2] - mz) * ez);
+      const ofC = Math.abs((p[c] - mx) * ex + (p[c + 1] - my) * ey + (p[c + 2] - mz) * ez);
+      const ofD = Math.abs((p[d] - mx) * ex + (p[d + 1] - my) * ey + (p[d + 2] - mz) * ez);
       boxes[i + 12 + axis] = Math.max(ofA, ofB, ofC, ofD);
     }
     const inner = Math.max(squareTo(p, a, mx, my, mz), squareTo(p, b, mx, my, mz));
@@ -103,9 +100,9 @@ export class Faces {
 }
 
 function squareTo(p: Float64Array, i: number, x: number, y: number, z: number): number {
-  const dx = (p[i] as number) - x;
-  const dy = (p[i + 1] as number) - y;
-  const dz = (p[i + 2] as number) - z;
+  const dx = p[i] - x;
+  const dy = p[i + 1] - y;
+  const dz = p[i + 2] - z;
   return dx * dx + dy * dy + dz * dz;
 }
 

@@ -79,16 +79,14 @@ export class NearPairs {
     const { mesh, lastAt, stepWay, pushed, pointWay, faceWay, faces, ends } = this;
     const { corners } = faces;
     const { position: p, count, columns } = mesh;
-    for (let v = 0; v < count; v++) stepWay[v] = Math.sqrt(squareApart(p, lastAt, 3 * v)) + (pushed[v] as number);
+    for (let v = 0; v < count; v++) stepWay[v] = Math.sqrt(squareApart(p, lastAt, 3 * v)) + pushed[v];
     pushed.fill(0);
-    for (let i = 0; i < pointWay.length; i++)
-      pointWay[i] =
-        (pointWay[i] as number) + ((stepWay[ends[2 * i] as number] as number) + (stepWay[ends[2 * i + 1] as number] as number)) / 2;
+    for (let i = 0; i < pointWay.length; i++) pointWay[i] = pointWay[i] + (stepWay[ends[2 * i]] + stepWay[ends[2 * i + 1]]) / 2;
     for (let face = 0; face < faceWay.length; face++) {
-      const a = corners[6 * face] as number;
-      const near = Math.max(stepWay[a] as number, stepWay[a + 1] as number);
-      const far = Math.max(stepWay[a + columns] as number, stepWay[a + columns + 1] as number);
-      faceWay[face] = (faceWay[face] as number) + Math.max(near, far);
+      const a = corners[6 * face];
+      const near = Math.max(stepWay[a], stepWay[a + 1]);
+      const far = Math.max(stepWay[a + columns], stepWay[a + columns + 1]);
+      faceWay[face] += Math.max(near, far);
     }
     lastAt.set(p);
     faces.outdate();
@@ -101,7 +99,7 @@ export class NearPairs {
     const { points, at, start } = grid;
     const { half } = mesh;
     let thickest = 0;
-    for (let v = 0; v < half.length; v++) if ((half[v] as number) > thickest) thickest = half[v] as number;
+    for (let v = 0; v < half.length; v++) if (half[v] > thickest) thickest = half[v];
     measureAlong(mesh, mesh.active, along);
     measureAlong(mesh, mesh.standing, along);
     this.measurePoints();
@@ -109,16 +107,16 @@ export class NearPairs {
     grid.lay(this.pointAt, thickest + marginMm + cellBeyondMm);
     this.count = 0;
     for (let face = 0; face < faces.count; face++) {
-      const a = corners[6 * face] as number;
+      const a = corners[6 * face];
       const size = faces.sizeOf(face);
       const mx = faces.middleOf(face, 0);
       const my = faces.middleOf(face, 1);
       const mz = faces.middleOf(face, 2);
-      const own = half[a] as number;
+      const own = half[a];
       const reach = size + own + thickest + marginMm;
       const square = reach * reach;
-      const strand = strandOf[a] as number;
-      const here = along[a] as number;
+      const strand = strandOf[a];
+      const here = along[a];
       const toX = grid.cellAt(0, mx + reach);
       const fromY = grid.cellAt(1, my - reach);
       const toY = grid.cellAt(1, my + reach);
@@ -127,18 +125,18 @@ export class NearPairs {
       for (let gx = grid.cellAt(0, mx - reach); gx <= toX; gx++) {
         for (let gy = fromY; gy <= toY; gy++) {
           const run = grid.runAt(gx, gy);
-          const end = start[run + toZ + 1] as number;
-          for (let k = start[run + fromZ] as number; k < end; k++) {
-            const x = at[3 * k] as number;
-            const y = at[3 * k + 1] as number;
-            const z = at[3 * k + 2] as number;
+          const end = start[run + toZ + 1];
+          for (let k = start[run + fromZ]; k < end; k++) {
+            const x = at[3 * k];
+            const y = at[3 * k + 1];
+            const z = at[3 * k + 2];
             if ((x - mx) * (x - mx) + (y - my) * (y - my) + (z - mz) * (z - mz) > square) continue;
-            const point = points[k] as number;
-            const v = ends[2 * point] as number;
-            const thicknessMm = own + (half[v] as number);
+            const point = points[k];
+            const v = ends[2 * point];
+            const thicknessMm = own + half[v];
             if (strandOf[v] === strand) {
-              const rows = (rowOf[v] as number) - (rowOf[a] as number);
-              if ((rows >= -1 && rows <= 2) || Math.abs((along[v] as number) - here) < neighbourLayers * thicknessMm) continue;
+              const rows = rowOf[v] - rowOf[a];
+              if ((rows >= -1 && rows <= 2) || Math.abs(along[v] - here) < neighbourLayers * thicknessMm) continue;
             }
             const apart = faces.leastApart(face, x, y, z, thicknessMm + marginMm) - thicknessMm;
             if (apart <= marginMm) this.push(point, face, apart);
@@ -153,9 +151,9 @@ export class NearPairs {
     const { ends, pointAt, mesh } = this;
     const { position: p } = mesh;
     for (let i = 0; i < ends.length / 2; i++) {
-      const v = 3 * (ends[2 * i] as number);
-      const w = 3 * (ends[2 * i + 1] as number);
-      for (let axis = 0; axis < 3; axis++) pointAt[3 * i + axis] = ((p[v + axis] as number) + (p[w + axis] as number)) / 2;
+      const v = 3 * ends[2 * i];
+      const w = 3 * ends[2 * i + 1];
+      for (let axis = 0; axis < 3; axis++) pointAt[3 * i + axis] = (p[v + axis] + p[w + axis]) / 2;
     }
   }
 
@@ -188,9 +186,9 @@ function mostApart(p: Float64Array, q: Float64Array): number {
 }
 
 export function squareApart(p: Float64Array, q: Float64Array, i: number): number {
-  const dx = (p[i] as number) - (q[i] as number);
-  const dy = (p[i + 1] as number) - (q[i + 1] as number);
-  const dz = (p[i + 2] as number) - (q[i + 2] as number);
+  const dx = p[i] - q[i];
+  const dy = p[i + 1] - q[i + 1];
+  const dz = p[i + 2] - q[i + 2];
   return dx * dx + dy * dy + dz * dz;
 }
 

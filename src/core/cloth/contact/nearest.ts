@@ -12,15 +12,15 @@ export function nearestOnTriangle(
   c: number,
   share: Float64Array,
 ): number {
-  const ax = p[a] as number;
-  const ay = p[a + 1] as number;
-  const az = p[a + 2] as number;
-  const abx = (p[b] as number) - ax;
-  const aby = (p[b + 1] as number) - ay;
-  const abz = (p[b + 2] as number) - az;
-  const acx = (p[c] as number) - ax;
-  const acy = (p[c + 1] as number) - ay;
-  const acz = (p[c + 2] as number) - az;
+  const ax = p[a];
+  const ay = p[a + 1];
+  const az = p[a + 2];
+  const abx = p[b] - ax;
+  const aby = p[b + 1] - ay;
+  const abz = p[b + 2] - az;
+  const acx = p[c] - ax;
+  const acy = p[c + 1] - ay;
+  const acz = p[c + 2] - az;
   const x = px - ax;
   const y = py - ay;
   const z = pz - az;

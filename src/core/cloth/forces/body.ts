@@ -26,9 +26,9 @@ export function keepOffBody({ position: p, count }: ClothMesh, near: number): vo
   const shirt = shirtZMm - back;
   const axis = axisZMm - back;
   for (let i = 0; i < 3 * count; i += 3) {
-    const x = p[i] as number;
-    const y = p[i + 1] as number;
-    const z = p[i + 2] as number;
+    const x = p[i];
+    const y = p[i + 1];
+    const z = p[i + 2];
     if (y < 0) {
       const floor = chestAt(x, y, shirt, axis);
       if (z < floor) p[i + 2] = z + 0.5 * (floor - z);
@@ -80,13 +80,13 @@ function downTheLeaf(y: number): number {
 export function keepUnderCollar({ position: p, count }: ClothMesh, near: number): void {
   if (near <= 0) return;
   for (let i = 0; i < 3 * count; i += 3) {
-    const y = p[i + 1] as number;
+    const y = p[i + 1];
     if (y > edgeStartsMm) continue;
-    const x = Math.abs(p[i] as number);
+    const x = Math.abs(p[i]);
     const covered = x - leafEdgeMm(y);
     if (covered <= 0) continue;
     const leaf = shirtZMm + tipOffShirtMm + leafRoomMm * Math.sin(Math.PI * downTheLeaf(y)) - (x * x) / chestRound;
-    const out = Math.min(mostOutMm, (p[i + 2] as number) - leaf);
-    if (out > 0) p[i + 2] = (p[i + 2] as number) - near * leafStiffness * out * Math.min(1, covered / softEdgeMm);
+    const out = Math.min(mostOutMm, p[i + 2] - leaf);
+    if (out > 0) p[i + 2] -= near * leafStiffness * out * Math.min(1, covered / softEdgeMm);
   }
 }

@@ -28,14 +28,14 @@ export function sweep(mesh: ClothMesh, strand: Strand, crease: Crease | undefine
   const row3 = 3 * columns;
   for (let row = 0; row < rows; row++) {
     const at = 3 * (first + row * columns);
-    const across = (width[row] as number) / (columns - 1);
+    const across = width[row] / (columns - 1);
     for (let c = 0; c < columns - 1; c++) {
       const i = at + 3 * c;
       hold(p, i, i + 3, across, widthPull, widthPush);
     }
     if (row < rows - 1) {
-      const length = rest[row] as number;
-      const resists = (moves[row] as number) >= openFrom ? pushHeldOpen : push;
+      const length = rest[row];
+      const resists = moves[row] >= openFrom ? pushHeldOpen : push;
       for (let c = 0; c < columns; c++) hold(p, at + 3 * c, at + 3 * c + row3, length, pull, resists);
       const diagonal = Math.sqrt(length * length + across * across);
       for (let c = 0; c < columns - 1; c++) {
@@ -53,29 +53,29 @@ export function sweep(mesh: ClothMesh, strand: Strand, crease: Crease | undefine
 
 /** Brings two points nearer to their rest distance. */
 function hold(p: Float64Array, i: number, j: number, rest: number, pull: number, push: number): void {
-  const dx = (p[j] as number) - (p[i] as number);
-  const dy = (p[j + 1] as number) - (p[i + 1] as number);
-  const dz = (p[j + 2] as number) - (p[i + 2] as number);
+  const dx = p[j] - p[i];
+  const dy = p[j + 1] - p[i + 1];
+  const dz = p[j + 2] - p[i + 2];
   const length = Math.sqrt(dx * dx + dy * dy + dz * dz);
   if (length < 1e-9) return;
   const over = length - rest;
   const share = (0.5 * (over > 0 ? pull : push) * over) / length;
-  p[i] = (p[i] as number) + share * dx;
-  p[i + 1] = (p[i + 1] as number) + share * dy;
-  p[i + 2] = (p[i + 2] as number) + share * dz;
-  p[j] = (p[j] as number) - share * dx;
-  p[j + 1] = (p[j + 1] as number) - share * dy;
-  p[j + 2] = (p[j + 2] as number) - share * dz;
+  p[i] += share * dx;
+  p[i + 1] += share * dy;
+  p[i + 2] += share * dz;
+  p[j] -= share * dx;
+  p[j + 1] -= share * dy;
+  p[j + 2] -= share * dz;
 }
 
 /** Moves a point toward the middle of its two neighbours in the row, and them away from it by half as much. */
 function straighten(p: Float64Array, i: number, k: number): void {
   for (let axis = 0; axis < 3; axis++) {
     const at = i + axis;
-    const off = 0.5 * k * (((p[at - 3] as number) + (p[at + 3] as number)) / 2 - (p[at] as number));
-    p[at] = (p[at] as number) + off;
-    p[at - 3] = (p[at - 3] as number) - off / 2;
-    p[at + 3] = (p[at + 3] as number) - off / 2;
+    const off = 0.5 * k * ((p[at - 3] + p[at + 3]) / 2 - p[at]);
+    p[at] += off;
+    p[at - 3] -= off / 2;
+    p[at + 3] -= off / 2;
   }
 }
 
@@ -84,11 +84,11 @@ function fold({ position: p, normal: n, columns }: ClothMesh, at: number, k: num
   for (let c = 1; c < columns - 1; c++) {
     const i = at + 3 * c;
     for (let axis = 0; axis < 3; axis++) {
-      const wanted = ((p[i + axis - 3] as number) + (p[i + axis + 3] as number)) / 2 + (offset[c] as number) * (n[i + axis] as number);
-      const off = 0.5 * k * 3 * (wanted - (p[i + axis] as number));
-      p[i + axis] = (p[i + axis] as number) + off;
-      p[i + axis - 3] = (p[i + axis - 3] as number) - off / 2;
-      p[i + axis + 3] = (p[i + axis + 3] as number) - off / 2;
+      const wanted = (p[i + axis - 3] + p[i + axis + 3]) / 2 + offset[c] * n[i + axis];
+      const off = 0.5 * k * 3 * (wanted - p[i + axis]);
+      p[i + axis] += off;
+      p[i + axis - 3] -= off / 2;
+      p[i + axis + 3] -= off / 2;
     }
   }
 }
@@ -104,12 +104,12 @@ export function measureNormals(mesh: ClothMesh, { first, rows }: Strand): void {
       const right = c < columns - 1 ? 1 : 0;
       const left = c > 0 ? 1 : 0;
       const [a, b, d, e] = [3 * (v + up), 3 * (v - down), 3 * (v + right), 3 * (v - left)];
-      const ax = (p[a] as number) - (p[b] as number);
-      const ay = (p[a + 1] as number) - (p[b + 1] as number);
-      const az = (p[a + 2] as number) - (p[b + 2] as number);
-      const bx = (p[d] as number) - (p[e] as number);
-      const by = (p[d + 1] as number) - (p[e + 1] as number);
-      const bz = (p[d + 2] as number) - (p[e + 2] as number);
+      const ax = p[a] - p[b];
+      const ay = p[a + 1] - p[b + 1];
+      const az = p[a + 2] - p[b + 2];
+      const bx = p[d] - p[e];
+      const by = p[d + 1] - p[e + 1];
+      const bz = p[d + 2] - p[e + 2];
       const x = ay * bz - az * by;
       const y = az * bx - ax * bz;
       const z = ax * by - ay * bx;

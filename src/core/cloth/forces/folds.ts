@@ -45,9 +45,9 @@ export function foldingOf({ active, standing }: ClothMesh): Folding {
 function spreading({ parts, rows, rest }: Strand, fold: Float64Array): Float64Array {
   let below = 0;
   for (let row = parts.lastIndexOf('tuck') + 1; row > 0 && row < rows; row++) {
-    below += rest[row - 1] as number;
+    below += rest[row - 1];
     const share = Math.min(1, below / spreadMm);
-    fold[row] = Math.min(fold[row] as number, folds.tuck + (1 - folds.tuck) * share * share * (3 - 2 * share));
+    fold[row] = Math.min(fold[row], folds.tuck + (1 - folds.tuck) * share * share * (3 - 2 * share));
   }
   return fold;
 }
@@ -57,14 +57,14 @@ function blended({ rows, parts, rest }: Strand, of: (part: Part) => number): Flo
   const fold = Float64Array.from(parts, of);
   const out = new Float64Array(rows);
   for (let row = 0; row < rows; row++) {
-    let sum = fold[row] as number;
+    let sum = fold[row];
     let weight = 1;
     for (const way of [-1, 1] as const) {
       let off = 0;
       for (let k = row + way; k >= 0 && k < rows; k += way) {
-        off += rest[way === 1 ? k - 1 : k] as number;
+        off += rest[way === 1 ? k - 1 : k];
         if (off > blendMm / 2) break;
-        sum += fold[k] as number;
+        sum += fold[k];
         weight++;
       }
     }
@@ -82,12 +82,12 @@ export function setWidths({ active, standing }: ClothMesh, tie: Tie, placing: Pl
   const share = Math.min(1, placing.knotMm / clothInKnot({ active }));
   let at = placing.activeFromMm;
   for (let row = 0; row < active.rows; row++) {
-    active.width[row] = Math.max(narrowestMm, widthAt(tie, at) * (folding.active[row] as number));
+    active.width[row] = Math.max(narrowestMm, widthAt(tie, at) * folding.active[row]);
     at -= (active.rest[row] ?? 0) * (isInKnot(active.parts[row]) ? share : 1);
   }
   at = placing.standingFromMm;
   for (let row = 0; row < standing.rows; row++) {
-    standing.width[row] = Math.max(narrowestMm, widthAt(tie, at) * (folding.standing[row] as number));
+    standing.width[row] = Math.max(narrowestMm, widthAt(tie, at) * folding.standing[row]);
     at += standing.rest[row] ?? 0;
   }
 }
@@ -95,7 +95,7 @@ export function setWidths({ active, standing }: ClothMesh, tie: Tie, placing: Pl
 /** How much cloth of the working strand is between its arm and what hangs, mm. */
 export function clothInKnot({ active }: Pick<ClothMesh, 'active'>): number {
   let mm = 0;
-  for (let row = 0; row < active.rows - 1; row++) if (isInKnot(active.parts[row])) mm += active.rest[row] as number;
+  for (let row = 0; row < active.rows - 1; row++) if (isInKnot(active.parts[row])) mm += active.rest[row];
   return mm;
 }
 

@@ -32,12 +32,12 @@ export class KnotPlace {
     let bottom = Number.POSITIVE_INFINITY;
     for (let row = entersAt; row < leavesAt; row++) {
       if (parts[row] !== face) continue;
-      sum += p[3 * (first + row * columns + Math.floor(columns / 2))] as number;
+      sum += p[3 * (first + row * columns + Math.floor(columns / 2))];
       rows++;
       for (let v = first + row * columns; v < first + (row + 1) * columns; v++) {
-        if (Math.abs(p[3 * v] as number) > faceHalfMm) continue;
-        top = Math.max(top, p[3 * v + 1] as number);
-        bottom = Math.min(bottom, p[3 * v + 1] as number);
+        if (Math.abs(p[3 * v]) > faceHalfMm) continue;
+        top = Math.max(top, p[3 * v + 1]);
+        bottom = Math.min(bottom, p[3 * v + 1]);
       }
     }
     if (top < bottom) return;
@@ -46,8 +46,8 @@ export class KnotPlace {
     this.bottomMm = bottom;
     this.gapMm = Number.POSITIVE_INFINITY;
     for (let v = first + entersAt * columns; v < first + leavesAt * columns; v++) {
-      const y = p[3 * v + 1] as number;
-      if (y > bottom && y < bottom + lowerShare * (top - bottom)) this.gapMm = Math.min(this.gapMm, (p[3 * v + 2] as number) - shirtZMm);
+      const y = p[3 * v + 1];
+      if (y > bottom && y < bottom + lowerShare * (top - bottom)) this.gapMm = Math.min(this.gapMm, p[3 * v + 2] - shirtZMm);
     }
   }
 }
@@ -74,13 +74,13 @@ function shift(mesh: ClothMesh, strand: Strand, aside: number, up: number, press
     const t = row < entersAt ? row / entersAt : row >= leavesAt ? (rows - 1 - row) / (rows - 1 - leavesAt) : 1;
     const share = t * t * (3 - 2 * t);
     for (let i = 3 * (first + row * columns); i < 3 * (first + (row + 1) * columns); i += 3) {
-      const low = Math.max(0, Math.min(1, (topMm - (p[i + 1] as number)) / (topMm - bottomMm)));
-      p[i] = (p[i] as number) + share * aside;
-      q[i] = (q[i] as number) + share * aside;
-      p[i + 1] = (p[i + 1] as number) + share * up;
-      q[i + 1] = (q[i + 1] as number) + share * up;
-      p[i + 2] = (p[i + 2] as number) + share * low * press;
-      q[i + 2] = (q[i + 2] as number) + share * low * press;
+      const low = Math.max(0, Math.min(1, (topMm - p[i + 1]) / (topMm - bottomMm)));
+      p[i] += share * aside;
+      q[i] += share * aside;
+      p[i + 1] += share * up;
+      q[i + 1] += share * up;
+      p[i + 2] += share * low * press;
+      q[i + 2] += share * low * press;
     }
   }
 }
@@ -91,10 +91,10 @@ export function centrePanel({ position: p, before: q, columns, active }: ClothMe
   if (from < 0) return;
   for (let row = from; row < active.rows; row++) {
     const at = active.first + row * columns;
-    const aside = eased * slideShare * (p[3 * (at + Math.floor(columns / 2))] as number);
+    const aside = eased * slideShare * p[3 * (at + Math.floor(columns / 2))];
     for (let i = 3 * at; i < 3 * (at + columns); i += 3) {
-      p[i] = (p[i] as number) - aside;
-      q[i] = (q[i] as number) - aside;
+      p[i] -= aside;
+      q[i] -= aside;
     }
   }
 }
@@ -117,9 +117,9 @@ export function squeezeBottom(mesh: ClothMesh, { middleMm, topMm, bottomMm }: Kn
   const to = tucked < 0 ? leavesAt : tucked;
   const most = (eased * squeezeMm * sectionMm2) / squeezedMm2;
   for (let i = 3 * (first + entersAt * columns); i < 3 * (first + to * columns); i += 3) {
-    const low = Math.max(0, Math.min(1, (topMm - (p[i + 1] as number)) / (topMm - bottomMm)));
-    const aside = ((p[i] as number) - middleMm) / betweenFingersMm;
-    p[i] = (p[i] as number) - most * low * Math.max(-1, Math.min(1, aside));
+    const low = Math.max(0, Math.min(1, (topMm - p[i + 1]) / (topMm - bottomMm)));
+    const aside = (p[i] - middleMm) / betweenFingersMm;
+    p[i] -= most * low * Math.max(-1, Math.min(1, aside));
   }
 }
 
@@ -130,8 +130,8 @@ const pressedTo = { topMm: 50, bottomMm: -70 } as const;
 /** Presses the whole knot gently toward the shirt. */
 export function pressToShirt({ position: p, count }: ClothMesh): void {
   for (let i = 0; i < 3 * count; i += 3) {
-    const y = p[i + 1] as number;
-    if (y > pressedTo.bottomMm && y < pressedTo.topMm && (p[i + 2] as number) > shirtZMm) p[i + 2] = (p[i + 2] as number) - pressForce;
+    const y = p[i + 1];
+    if (y > pressedTo.bottomMm && y < pressedTo.topMm && p[i + 2] > shirtZMm) p[i + 2] -= pressForce;
   }
 }
 
@@ -155,7 +155,7 @@ export function creaseOf(knot: Knot, { columns, active: strand }: ClothMesh, dim
   if (dimple === 'none' || firstRow < 0) return undefined;
   const depth = Float64Array.from({ length: columns }, (_, c) => depthAt((2 * c) / (columns - 1) - 1, dimple));
   const offset = Float64Array.from({ length: columns }, (_, c) =>
-    c === 0 || c === columns - 1 ? 0 : (depth[c] as number) - ((depth[c - 1] as number) + (depth[c + 1] as number)) / 2,
+    c === 0 || c === columns - 1 ? 0 : depth[c] - (depth[c - 1] + depth[c + 1]) / 2,
   );
   let lastRow = hangs;
   for (let below = 0; below < belowKnotMm && lastRow < strand.rows - 3; lastRow++) below += strand.rest[lastRow] ?? 0;

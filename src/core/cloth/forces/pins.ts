@@ -41,10 +41,10 @@ export class Pins {
   hold(mesh: ClothMesh, eased: number): void {
     const { active, standing, columns } = mesh;
     const [bladeArm, blade, tailArm, tail] = this.ends;
-    holdEnd(mesh, active.first, bladeArm, active.width[0] as number, eased);
-    holdEnd(mesh, lastRows(active, columns), blade, active.width[active.rows - 1] as number, eased);
-    holdEnd(mesh, standing.first, tailArm, standing.width[0] as number, eased);
-    holdEnd(mesh, lastRows(standing, columns), tail, standing.width[standing.rows - 1] as number, eased);
+    holdEnd(mesh, active.first, bladeArm, active.width[0], eased);
+    holdEnd(mesh, lastRows(active, columns), blade, active.width[active.rows - 1], eased);
+    holdEnd(mesh, standing.first, tailArm, standing.width[0], eased);
+    holdEnd(mesh, lastRows(standing, columns), tail, standing.width[standing.rows - 1], eased);
   }
 }
 
@@ -80,7 +80,7 @@ function holdEnd({ position: p, before, columns }: ClothMesh, first: number, end
       const at = 3 * (first + row * columns + column);
       for (let axis = 0; axis < 3; axis++) {
         const turned = axis === 0 ? ax : axis === 1 ? ay : az;
-        const held = (laid[3 * m + axis] as number) + eased * ((to[axis] as number) - (middle[axis] as number)) + aside * turned;
+        const held = laid[3 * m + axis] + eased * (to[axis] - middle[axis]) + aside * turned;
         p[at + axis] = held;
         before[at + axis] = held;
       }

@@ -51,8 +51,8 @@ export class Pull {
       this.solve(p, from, stride);
       for (let row = 0; row < rows; row++) {
         const at = from + row * stride;
-        const way = (solved[row] as number) - (p[at] as number);
-        p[at] = (p[at] as number) + Math.max(-mostMm, Math.min(mostMm, way));
+        const way = solved[row] - p[at];
+        p[at] += Math.max(-mostMm, Math.min(mostMm, way));
       }
     }
   }
@@ -78,45 +78,45 @@ export class Pull {
     beside.fill(0);
     further.fill(0);
     for (let row = 0; row < rows; row++) {
-      const own = ((row > 0 ? (apart[row - 1] as number) : 0) + (row < rows - 1 ? (apart[row] as number) : 0)) / 2;
+      const own = ((row > 0 ? apart[row - 1] : 0) + (row < rows - 1 ? apart[row] : 0)) / 2;
       const isHeld = row < heldRows || row >= rows - heldRows;
-      mass[row] = isHeld ? heldMass : own / (pressedMm2 * (freeMm2 / pressedMm2) ** (freedom[row] as number));
-      diagonal[row] = mass[row] as number;
+      mass[row] = isHeld ? heldMass : own / (pressedMm2 * (freeMm2 / pressedMm2) ** freedom[row]);
+      diagonal[row] = mass[row];
     }
     for (let row = 0; row < rows - 1; row++) {
-      const tension = 1 / (apart[row] as number);
-      diagonal[row] = (diagonal[row] as number) + tension;
-      diagonal[row + 1] = (diagonal[row + 1] as number) + tension;
-      beside[row] = (beside[row] as number) - tension;
+      const tension = 1 / apart[row];
+      diagonal[row] += tension;
+      diagonal[row + 1] += tension;
+      beside[row] -= tension;
     }
     for (let row = 1; row < rows - 1; row++) {
-      const before = 1 / (apart[row - 1] as number);
-      const after = 1 / (apart[row] as number);
+      const before = 1 / apart[row - 1];
+      const after = 1 / apart[row];
       const here = -before - after;
-      const weight = (2 * stiffness) / ((apart[row - 1] as number) + (apart[row] as number));
-      diagonal[row - 1] = (diagonal[row - 1] as number) + weight * before * before;
-      diagonal[row] = (diagonal[row] as number) + weight * here * here;
-      diagonal[row + 1] = (diagonal[row + 1] as number) + weight * after * after;
-      beside[row - 1] = (beside[row - 1] as number) + weight * before * here;
-      beside[row] = (beside[row] as number) + weight * here * after;
-      further[row - 1] = (further[row - 1] as number) + weight * before * after;
+      const weight = (2 * stiffness) / (apart[row - 1] + apart[row]);
+      diagonal[row - 1] += weight * before * before;
+      diagonal[row] += weight * here * here;
+      diagonal[row + 1] += weight * after * after;
+      beside[row - 1] += weight * before * here;
+      beside[row] += weight * here * after;
+      further[row - 1] += weight * before * after;
     }
   }
 
   private factor(): void {
     const { diagonal, beside, further } = this;
     for (let i = 0; i < diagonal.length; i++) {
-      let d = diagonal[i] as number;
-      let next = beside[i] as number;
+      let d = diagonal[i];
+      let next = beside[i];
       if (i > 0) {
-        const last = (beside[i - 1] as number) * (diagonal[i - 1] as number);
-        d -= (beside[i - 1] as number) * last;
-        next -= (further[i - 1] as number) * last;
+        const last = beside[i - 1] * diagonal[i - 1];
+        d -= beside[i - 1] * last;
+        next -= further[i - 1] * last;
       }
-      if (i > 1) d -= (further[i - 2] as number) ** 2 * (diagonal[i - 2] as number);
+      if (i > 1) d -= further[i - 2] ** 2 * diagonal[i - 2];
       diagonal[i] = d;
       beside[i] = next / d;
-      further[i] = (further[i] as number) / d;
+      further[i] /= d;
     }
   }
 
@@ -125,15 +125,15 @@ export class Pull {
     const { diagonal, beside, further, mass, solved } = this;
     const { rows } = this.strand;
     for (let i = 0; i < rows; i++) {
-      let x = (mass[i] as number) * (p[from + i * stride] as number);
-      if (i > 0) x -= (beside[i - 1] as number) * (solved[i - 1] as number);
-      if (i > 1) x -= (further[i - 2] as number) * (solved[i - 2] as number);
+      let x = mass[i] * p[from + i * stride];
+      if (i > 0) x -= beside[i - 1] * solved[i - 1];
+      if (i > 1) x -= further[i - 2] * solved[i - 2];
       solved[i] = x;
     }
     for (let i = rows - 1; i >= 0; i--) {
-      let x = (solved[i] as number) / (diagonal[i] as number);
-      if (i < rows - 1) x -= (beside[i] as number) * (solved[i + 1] as number);
-      if (i < rows - 2) x -= (further[i] as number) * (solved[i + 2] as number);
+      let x = solved[i] / diagonal[i];
+      if (i < rows - 1) x -= beside[i] * solved[i + 1];
+      if (i < rows - 2) x -= further[i] * solved[i + 2];
       solved[i] = x;
     }
   }
@@ -143,8 +143,8 @@ export class Pull {
 export function distance({ position: p, columns }: ClothMesh, { first }: Strand, row: number): number {
   const i = 3 * (first + row * columns + Math.floor(columns / 2));
   const j = i + 3 * columns;
-  const dx = (p[j] as number) - (p[i] as number);
-  const dy = (p[j + 1] as number) - (p[i + 1] as number);
-  const dz = (p[j + 2] as number) - (p[i + 2] as number);
+  const dx = p[j] - p[i];
+  const dy = p[j + 1] - p[i + 1];
+  const dz = p[j + 2] - p[i + 2];
   return Math.sqrt(dx * dx + dy * dy + dz * dz);
 }

@@ -22,20 +22,20 @@ export function takeAway(mesh: ClothMesh, strand: Strand, rowMm: number, least: 
   evenOut(lengths, entersAt, leavesAt, passes);
   evenOut(lengths, leavesAt, rows - 1, passes);
   for (let row = 0; row < rows - 1; row++) {
-    const now = rest[row] as number;
-    const wanted = (lengths[row] as number) / (1 + tautStrain);
+    const now = rest[row];
+    const wanted = lengths[row] / (1 + tautStrain);
     const moved = Math.max(now * (1 - mostAStep), Math.min(now * (1 + mostAStep), wanted));
-    rest[row] = least ? Math.max(moved, least[row] as number) : moved;
+    rest[row] = least ? Math.max(moved, least[row]) : moved;
   }
 }
 
 /** Averages each entry with its neighbours, over and over; the sum stays what it is. */
 function evenOut(lengths: Float64Array, from: number, to: number, passes: number): void {
   for (let pass = 0; pass < passes; pass++) {
-    let before = lengths[from] as number;
+    let before = lengths[from];
     for (let row = from; row < to; row++) {
-      const own = lengths[row] as number;
-      const after = row < to - 1 ? (lengths[row + 1] as number) : own;
+      const own = lengths[row];
+      const after = row < to - 1 ? lengths[row + 1] : own;
       lengths[row] = (before + 2 * own + after) / 4;
       before = own;
     }
@@ -69,13 +69,13 @@ export function followFreedom(
     let most = 0;
     for (let k = Math.max(0, row - aboutRows); k <= row + aboutRows && k < rows; k++) {
       let pressed = 0;
-      for (let v = first + k * columns; v < first + (k + 1) * columns; v++) pressed += isPressed[v] as number;
+      for (let v = first + k * columns; v < first + (k + 1) * columns; v++) pressed += isPressed[v];
       if (pressed > most) most = pressed;
     }
-    const hangs = row >= leavesAt && (p[3 * (first + row * columns + middle) + 1] as number) < belowMm;
-    const isOpen = (moves[row] as number) >= openFrom;
+    const hangs = row >= leavesAt && p[3 * (first + row * columns + middle) + 1] < belowMm;
+    const isOpen = moves[row] >= openFrom;
     const wanted = hangs ? 1 : isOpen ? 0 : Math.max(0, 1 - most / (pressedAtMost * columns));
-    const now = freedom[row] as number;
+    const now = freedom[row];
     freedom[row] = now + Math.max(-fallsBy, Math.min(risesBy, wanted - now));
   }
 }

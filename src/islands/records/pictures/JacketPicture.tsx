@@ -4,8 +4,8 @@ import { buttoningPoint } from '../../../core/jacket/opening.ts';
 import { measures } from '../../../core/measures/measures.ts';
 import { formatLength } from '../../../core/units/length.ts';
 import { usualColours, usualLapelMm } from '../../../core/usual.ts';
-import { jacketFronts } from '../../../drawing/jacket/fronts.ts';
 import { JacketSheet } from '../../../drawing/jacket/JacketSheet.tsx';
+import { LapelHandle } from '../../../drawing/jacket/LapelHandle.tsx';
 import { Handle } from '../../../drawing/sheet/Handle.tsx';
 import { useRecord } from '../form/useRecord.ts';
 import { drawnRequest, lengthsOf } from './drawnRequest.ts';
@@ -27,7 +27,6 @@ export function JacketPicture() {
   const request = drawnRequest(units, { jacket });
   const beltMm = frontDropOf(request.client).meanMm;
   const buttonMm = buttoningPoint(jacket, beltMm);
-  const [, lapel] = jacketFronts(jacket, beltMm, 0, request.client.neckMm).measure;
   return (
     <>
       <JacketSheet
@@ -37,18 +36,7 @@ export function JacketPicture() {
         jacketColour={typeof entries['colour'] === 'string' ? entries['colour'] : usualColours.jacket}
         className="max-h-[34rem] w-full"
       >
-        <Handle
-          x={-lapel[0]}
-          y={lapel[1]}
-          axis="x"
-          gain={-1}
-          label="Lapel width"
-          valueMm={jacket.lapelMm}
-          valueText={formatLength(jacket.lapelMm, units)}
-          minMm={measures.jacket.lapelMm.minMm}
-          maxMm={measures.jacket.lapelMm.maxMm}
-          onChange={(mm) => store.set('lapelMm', mm)}
-        />
+        <LapelHandle jacket={jacket} request={request} onChange={(mm) => store.set('lapelMm', mm)} />
         <Handle
           x={-212}
           y={buttonMm}

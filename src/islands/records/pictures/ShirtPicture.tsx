@@ -8,6 +8,7 @@ import { formatLength, type LengthUnit } from '../../../core/units/length.ts';
 import { usualColours, usualTie, usualWearer } from '../../../core/usual.ts';
 import { CollarSheet } from '../../../drawing/collar/CollarSheet.tsx';
 import { collarLeaves } from '../../../drawing/collar/leaves.ts';
+import { SpreadHandle } from '../../../drawing/collar/SpreadHandle.tsx';
 import { Handle } from '../../../drawing/sheet/Handle.tsx';
 import { useRecord } from '../form/useRecord.ts';
 import { drawnRequest, lengthsOf } from './drawnRequest.ts';
@@ -43,18 +44,7 @@ export function ShirtPicture() {
         pattern={entries['pattern'] as PatternCode}
         className="max-h-[26rem] w-full"
       >
-        <Handle
-          x={tip[0]}
-          y={tip[1]}
-          axis="x"
-          gain={2}
-          label="Collar spread"
-          valueMm={collarSpreadMm}
-          valueText={formatLength(collarSpreadMm, units)}
-          minMm={Math.max(measures.shirt.collarSpreadMm.minMm, collar.tieSpaceMm + 4)}
-          maxMm={Math.min(measures.shirt.collarSpreadMm.maxMm, 2 * collar.collarPointMm)}
-          onChange={change('collarSpreadMm')}
-        />
+        <SpreadHandle collar={collar} neckMm={neckMm} units={units} onChange={change('collarSpreadMm')} />
         <Handle
           x={-tip[0]}
           y={tip[1]}

@@ -24,7 +24,7 @@ export function isSound(question: PlanQuestion): boolean {
 }
 
 /** Measures that may be unknown, and are then estimated. */
-const estimated: ReadonlySet<string> = new Set(['frontDropMm', 'openLoopMm', 'crossedLoopMm', 'buttoningMm']);
+const estimated: ReadonlySet<string> = new Set(['frontDropMm', 'openLoopMm', 'crossedLoopMm', 'buttoningMm', 'standMm']);
 
 function inRange(table: Readonly<Record<string, Measure>>, part: object, required: readonly string[]): boolean {
   return Object.entries(table).every(([key, { minMm, maxMm }]) => {

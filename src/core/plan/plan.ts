@@ -2,6 +2,7 @@ import { type FrontDrop, frontDropOf } from '../body/frontDrop.ts';
 import { fingertipOf, type Landmark, landmarksOf } from '../body/landmarks.ts';
 import { type CollarClass, classOf } from '../collar/collar.ts';
 import { collarFill } from '../collar/fill.ts';
+import { hiddenBy } from '../collar/hides.ts';
 import { knotCode, knotTitle } from '../knot/code.ts';
 import { formatKnot } from '../knot/format.ts';
 import type { Frame } from '../knot/frame.ts';
@@ -10,6 +11,7 @@ import { knotsInManner, mannerCodes } from '../knot/manners.ts';
 import { parseKnot } from '../knot/parse.ts';
 import { type KnotProperties, knotProperties } from '../knot/properties.ts';
 import { type Step, stepsOf } from '../knot/steps.ts';
+import { widthAt } from '../tie/width.ts';
 import { gripNeeded } from '../tying/grip.ts';
 import { crossedLoopOf, openLoopOf, readingsOf } from '../tying/readings.ts';
 import { type KnotShape, shapeOf } from '../tying/shape.ts';
@@ -50,8 +52,50 @@ function planLongTie(request: PlanRequest): Plan {
   const setting = settingOf(request);
   const judged = candidates(request.search).map((candidate) => judge(candidate, setting));
   judged.sort(bestFirst);
-  const knots = judged.map((knot, i): KnotPlan => ({ ...knot, rank: i + 1 }));
+  const knots = withFitFirst(judged).map((knot, i): KnotPlan => ({ ...knot, rank: i + 1 }));
   return { knots, advice: adviceFor(request, knots) };
+}
+
+/** One knot, as it stands with this client, outfit and tie, whatever else would suit; its rank is 1, for it is alone. */
+export function planKnot(question: PlanQuestion, moves: string): KnotPlan {
+  const request = completeRequest(question);
+  return { ...judge(candidateNamed(moves), settingOf(request)), rank: 1 };
+}
+
+const byMoves = new Map<string, Candidate>();
+
+function candidateNamed(moves: string): Candidate {
+  const known = byMoves.get(moves) ?? candidateOf(parseKnot(moves));
+  byMoves.set(moves, known);
+  return known;
+}
+
+/** A knot so much worse is not put forward for the sake of what speaks against it. */
+const worthALook = 0.25;
+
+/**
+ * The first pick carries no verdict against it that the second does not. Of the knots nearly as good as the best, the
+ * first that stands so against the best of the others is put first. Where each has a fault of its own the best stays,
+ * and next to it stands the best of those that share what speaks against it.
+ */
+function withFitFirst(judged: readonly Unranked[]): readonly Unranked[] {
+  const [top] = judged;
+  if (!top?.feasible) return judged;
+  const name = ({ properties, moves }: Unranked) => properties.family ?? moves;
+  const sharesFaults = (one: Unranked, other: Unranked) => other.feasible && against(one).every((code) => against(other).includes(code));
+  const bestBeside = (knot: Unranked) => judged.find((other) => name(other) !== name(knot));
+  const near = judged.filter((knot) => knot.feasible && knot.score >= top.score - worthALook);
+  const fit = near.find((knot) => {
+    const beside = bestBeside(knot);
+    return !beside?.feasible || sharesFaults(knot, beside);
+  });
+  const second = fit ? undefined : near.find((knot) => name(knot) !== name(top) && sharesFaults(top, knot));
+  const put = [fit ?? top, ...(second ? [second] : [])];
+  return put[0] === top && put.length === 1 ? judged : [...put, ...judged.filter((knot) => !put.includes(knot))];
+}
+
+function against({ reasons }: Unranked): readonly string[] {
+  return reasons.filter(({ verdict }) => verdict === 'poor').map(({ code }) => code);
 }
 
 /** All of a knot that does not depend on who wears it in what. */
@@ -133,6 +177,9 @@ function judge({ word, code, title, winding, stance, properties, steps }: Candid
   const { tailMm, takeUpMm, bundle } = start;
   const shape = asWorn(shapeOf(bundle, stance), client.blade);
   const collar = collarFill(shirt, shape);
+  // The broader arm folds, so the band is as wide as the narrower one.
+  const bandMm = Math.min(widthAt(tie, tie.lengthMm - loopMm - tailMm), widthAt(tie, tie.lengthMm - tailMm));
+  const hidden = hiddenBy(shirt, shape, bandMm);
   // Where the blade is set to its length first, what the knot takes up cannot move its tip.
   const landing = landingAt(dropMm, winding.active === 'blade' ? takeUpMm : 0, drop, aim, calibration);
   const { tail, refusal, shorterByMm } = endsOf({
@@ -145,7 +192,7 @@ function judge({ word, code, title, winding, stance, properties, steps }: Candid
     knotHeightMm: shape.heightMm,
     jacket: request.jacket,
   });
-  const situation: Situation = { request, properties, shape, collar, collarClass, landing, tail, refusal, say };
+  const situation: Situation = { request, properties, shape, collar, collarClass, hidden, landing, tail, refusal, say };
   const { score, reasons } = judgeAll(situation);
   const bladeDropMm = tie.lengthMm - loopMm - tailMm;
   const set = winding.active === 'blade' ? { end: 'tail' as const, dropMm: tailMm } : { end: 'blade' as const, dropMm: bladeDropMm };

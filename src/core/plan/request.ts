@@ -47,6 +47,8 @@ export interface PlanRequest {
     readonly collarSpreadMm: number;
     readonly tieSpaceMm: number;
     readonly collarAllowanceMm: number;
+    /** Height of the neckband at the button; `null` where it was never taken. */
+    readonly standMm: number | null;
     readonly buttonsMm: readonly number[];
     /** Points that are buttoned or pinned down keep the tie band covered. */
     readonly pointsHeld: boolean;
@@ -106,6 +108,7 @@ export const requestDefaults = {
     collarSpreadMm: 110,
     tieSpaceMm: 8,
     collarAllowanceMm: 25,
+    standMm: null,
     buttonsMm: [70, 160, 250, 340],
     pointsHeld: false,
   },

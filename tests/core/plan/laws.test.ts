@@ -67,3 +67,12 @@ test('the tail of a first pick never hangs more than 40 mm below the blade, what
   }
   assert.ok(lower > 0, 'some of them hang below it');
 });
+
+lawHolds('a first pick carries no verdict against it that the second does not', (situation) => {
+  const { knots } = plan(asked(situation));
+  const [pick] = knots;
+  const name = ({ properties, moves }: KnotPlan) => properties.family ?? moves;
+  const second = knots.find((other) => name(other) !== name(pick!));
+  const against = ({ reasons }: KnotPlan) => reasons.filter(({ verdict }) => verdict === 'poor').map(({ code }) => code);
+  return pick!.feasible && second!.feasible && against(pick!).some((code) => !against(second!).includes(code));
+});

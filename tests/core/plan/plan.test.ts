@@ -126,7 +126,7 @@ test('landmarks tell how far below each the tail tip hangs, nearest first', () =
   near(start.bladeDropMm + start.tailDropMm + 420, 1470, 1e-9, 'both ends and the loop');
 });
 
-test('feasible knots come first, then by score; ranks count from one', () => {
+test('feasible knots come first, then by score but for the first two; ranks count from one', () => {
   fc.assert(
     fc.property(anyTie, fc.integer({ min: 340, max: 580 }), fc.integer({ min: 70, max: 149 }), (tie, frontDropMm, spread) => {
       const { knots } = plan({
@@ -143,7 +143,8 @@ test('feasible knots come first, then by score; ranks count from one', () => {
         assert.ok(knot.score <= 1);
         assert.equal(knot.feasible, knot.refusal === null);
         if (before) assert.ok(before.feasible || !knot.feasible);
-        if (before?.feasible && knot.feasible) assert.ok(before.score >= knot.score);
+        // The first two stand for what speaks against them, and may be nearly as good only.
+        if (before?.feasible && knot.feasible) assert.ok(before.score >= knot.score - (i <= 2 ? 0.25 : 0));
       });
     }),
     { numRuns: 40 },

@@ -55,14 +55,14 @@ function byThirds({ collar, collarClass, request }: Situation): Judgement {
     const excuse = request.shirt.pointsHeld
       ? 'the fastened points keep the tie band covered'
       : request.liking.neckBand === 'tolerated'
-        ? 'the tie band may show at the sides, which the client accepts'
+        ? 'the client accepts a tie band that shows'
         : undefined;
     if (excuse) {
       return { score: Math.max(score, likingOfSmall), verdict: 'good', text: `Small for the ${where}: covers ${share}; ${excuse}.` };
     }
     return fill > bandShowsUnder - 0.03
-      ? { score, verdict: 'fair', text: `A little small for the ${where}: covers ${share}, and the tie band may show.` }
-      : { score, verdict: 'poor', text: `Too small for the ${where}: covers ${share}, so the tie band shows at the sides.` };
+      ? { score, verdict: 'fair', text: `A little small for the ${where}: covers ${share}, best 22–33%.` }
+      : { score, verdict: 'poor', text: `Too small for the ${where}: covers ${share}, best 22–33%.` };
   }
   return { score, verdict: 'good', text: `Sits well in the ${where}: covers ${share}.` };
 }

@@ -1,5 +1,6 @@
 import type { CollarClass } from '../../collar/collar.ts';
 import type { CollarFill } from '../../collar/fill.ts';
+import type { Hidden } from '../../collar/hides.ts';
 import type { KnotProperties } from '../../knot/properties.ts';
 import type { KnotShape } from '../../tying/shape.ts';
 import type { Landing } from '../landing.ts';
@@ -13,6 +14,8 @@ export interface Situation {
   readonly shape: KnotShape;
   readonly collar: CollarFill;
   readonly collarClass: CollarClass;
+  /** What the collar leaves to be seen of the tie's band. */
+  readonly hidden: Hidden;
   readonly landing: Landing;
   readonly tail: TailOutcome;
   readonly refusal: Refusal | null;

@@ -1,3 +1,4 @@
+import { bandCriterion } from './band.ts';
 import { bulkCriterion } from './bulk.ts';
 import { collarFillCriterion } from './collarFill.ts';
 import type { Criterion } from './criterion.ts';
@@ -13,6 +14,7 @@ import { tailCriterion } from './tail.ts';
 /** What a stylist weighs, in the order it is told. */
 export const criteria: readonly Criterion[] = [
   collarFillCriterion,
+  bandCriterion,
   tailCriterion,
   landingCriterion,
   symmetryCriterion,

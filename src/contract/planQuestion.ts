@@ -64,6 +64,7 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
     }).required(),
     shirt: group('The shirt', {
       ...lengths(measures.shirt, say, []),
+      standMm: lengthOf(measures.shirt.standMm, say).allow(null),
       buttonsMm: buttons(say),
       pointsHeld: Joi.boolean().messages({ 'boolean.base': 'Fastened points: either true or false.' }),
     }),

@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { randomUUID } from 'node:crypto';
 import { after, before, test } from 'node:test';
 import type { ProblemBody } from '../../src/contract/problem.ts';
+import { draftPiece } from '../../src/contract/records/draftPieces.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { ClientRecord, Kind, Page, RecordOf, Wardrobe } from '../../src/contract/records/records.ts';
 import { type App, startApp } from '../support/app.ts';
@@ -162,4 +163,38 @@ test('records out of reach are told as such, never as an empty list', async () =
     app.gate.open();
   }
   assert.ok((await list('clients')).total > 0);
+});
+
+test('a walk-in is one: client and clothes together, the same when sent again, and nothing of it where a part is wrong', async () => {
+  const id = randomUUID();
+  const client = fresh('clients', { name: 'Rowan Tidewell' });
+  const walkIn = {
+    client: { ...client, id },
+    shirt: draftPiece('shirts', 'White semi-spread shirt', id, randomUUID()),
+    jacket: draftPiece('jackets', 'Navy jacket', id, randomUUID()),
+  };
+  const first = await send<Wardrobe>('POST', '/api/walk-ins', walkIn);
+  assert.equal(first.status, 201);
+  assert.equal(first.body.client?.name, 'Rowan Tidewell');
+  assert.ok(first.body.shirts.some(({ clientId, draft }) => clientId === id && draft));
+  await send('POST', '/api/walk-ins', walkIn);
+  const { total } = await list('shirts', `client=${id}`);
+  assert.equal(total, 1);
+  const other = randomUUID();
+  const refused = await send('POST', '/api/walk-ins', {
+    client: { ...client, id: other, name: 'Nobody Yet' },
+    shirt: { ...walkIn.shirt, id: randomUUID(), clientId: other, collarSpreadMm: 1 },
+    jacket: null,
+  });
+  assert.equal(refused.status, 400);
+  assert.equal((await list('clients', 'find=nobody')).total, 0);
+});
+
+test('a draft stays one until it is said to be measured', async () => {
+  const id = randomUUID();
+  const shirt = draftPiece('shirts', 'White cutaway shirt', null, id);
+  const added = await send<RecordOf['shirts']>('POST', '/api/shirts', shirt);
+  assert.equal(added.body.draft, true);
+  const measured = await send<RecordOf['shirts']>('PUT', `/api/shirts/${id}`, { ...added.body, draft: false });
+  assert.equal(measured.body.draft, false);
 });

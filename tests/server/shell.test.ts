@@ -58,7 +58,8 @@ test('pages come with their content, and with a policy that lets no script run b
 test('every view stands there before a script has run', async () => {
   const { rows } = (await (await fetch(`${app.address}/api/clients?find=hallowtide`)).json()) as { rows: { id: string }[] };
   const shows: readonly (readonly [path: string, words: RegExp])[] = [
-    ['/', /Set the tail tip at|Won’t work/],
+    ['/', /tip below the collar button|Won’t work/],
+    ['/?stage=set', /below the collar button|Won’t work/],
     ['/wardrobe', /147 cm|145 cm|148 cm/],
     ['/wardrobe?sort=shirts', /collar; points/],
     ['/clients?find=hallowtide', /Osric Hallowtide/],

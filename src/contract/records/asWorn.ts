@@ -41,7 +41,7 @@ export function planClient(
 
 /** What a plan asks of a shirt. */
 export function planShirt(shirt: ShirtRecord): PlanRequest['shirt'] {
-  const { collarPointMm, collarSpreadMm, tieSpaceMm, collarAllowanceMm, buttonsMm, collarStyle } = shirt;
+  const { collarPointMm, collarSpreadMm, tieSpaceMm, collarAllowanceMm, standMm, buttonsMm, collarStyle } = shirt;
   const { pointsHeld } = collarStyles[collarStyle];
-  return { collarPointMm, collarSpreadMm, tieSpaceMm, collarAllowanceMm, buttonsMm, pointsHeld };
+  return { collarPointMm, collarSpreadMm, tieSpaceMm, collarAllowanceMm, standMm, buttonsMm, pointsHeld };
 }

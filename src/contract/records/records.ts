@@ -85,7 +85,12 @@ interface Owned extends Kept {
   readonly note: string;
 }
 
-export interface ShirtRecord extends Owned, Omit<PlanRequest['shirt'], 'pointsHeld'> {
+/** What is worn at a fitting. A draft has the measures such a piece usually has: none of its own was taken yet. */
+interface Worn extends Owned {
+  readonly draft: boolean;
+}
+
+export interface ShirtRecord extends Worn, Omit<PlanRequest['shirt'], 'pointsHeld'> {
   readonly collarStyle: CollarStyleCode;
   readonly standMm: number | null;
   readonly pattern: PatternCode;
@@ -95,11 +100,11 @@ export interface ShirtRecord extends Owned, Omit<PlanRequest['shirt'], 'pointsHe
   readonly secondColour: string | null;
 }
 
-export interface JacketRecord extends Owned, NonNullable<PlanRequest['jacket']> {
+export interface JacketRecord extends Worn, NonNullable<PlanRequest['jacket']> {
   readonly colour: string | null;
 }
 
-export interface TieRecord extends Owned, Tie {
+export interface TieRecord extends Worn, Tie {
   /** Main colour first; none where they were never entered. */
   readonly colours: readonly string[];
   /** Hundredths, one a colour; `null` where they were not judged. */
@@ -135,6 +140,9 @@ export interface OutfitRecord extends Kept {
   readonly shirtId: string;
   readonly jacketId: string | null;
   readonly squareId: string | null;
+  /** The tie that goes with it, and the knot it is worn in, where they are settled. */
+  readonly tieId: string | null;
+  readonly knot: string | null;
   readonly occasion: string;
   readonly dressRule: keyof typeof dressCodes;
   /** Collar button to belt top with these trousers, where it is not the client’s usual one. */

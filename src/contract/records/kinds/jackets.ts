@@ -1,13 +1,14 @@
 import { jacketCuts, jacketWorn, lapelKinds } from '../../../core/jacket/jackets.ts';
 import { measures } from '../../../core/measures/measures.ts';
 import { usualLapelMm } from '../../../core/usual.ts';
-import { type KindOf, nameField, noteField, ownerField } from './kindOf.ts';
+import { draftField, type KindOf, nameField, noteField, ownerField } from './kindOf.ts';
 
 export const jackets: KindOf<'jackets'> = {
   part: 'jacket',
   fields: {
     label: nameField,
     clientId: ownerField,
+    draft: draftField,
     lapelMm: { kind: 'length', measure: measures.jacket.lapelMm },
     lapelKind: { kind: 'choice', label: 'Lapel', choices: lapelKinds },
     cut: { kind: 'choice', label: 'Cut', choices: jacketCuts },
@@ -20,6 +21,7 @@ export const jackets: KindOf<'jackets'> = {
   fresh: {
     label: '',
     clientId: null,
+    draft: false,
     note: '',
     lapelMm: usualLapelMm,
     lapelKind: 'notch',

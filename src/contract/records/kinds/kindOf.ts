@@ -16,6 +16,7 @@ export const longestNote = 2000;
 export const noteField: Field = { kind: 'text', label: 'Note', longest: longestNote, lines: 3 };
 export const nameField: Field = { kind: 'text', label: 'Name', longest: longestLine, required: true };
 export const ownerField: Field = { kind: 'reference', label: 'Belongs to', to: 'clients', optional: 'the studio' };
+export const draftField: Field = { kind: 'flag', label: 'Draft, not measured yet' };
 
 export function line(label: string): Field {
   return { kind: 'text', label, longest: longestLine };

@@ -9,6 +9,8 @@ export const outfits: KindOf<'outfits'> = {
     shirtId: { kind: 'reference', label: 'Shirt', to: 'shirts' },
     jacketId: { kind: 'reference', label: 'Jacket', to: 'jackets', optional: 'no jacket' },
     squareId: { kind: 'reference', label: 'Pocket square', to: 'squares', optional: 'none' },
+    tieId: { kind: 'reference', label: 'Tie', to: 'ties', optional: 'whichever suits' },
+    knot: { kind: 'knot', label: 'Knot' },
     occasion: line('Occasion'),
     dressRule: { kind: 'choice', label: 'Dress code', choices: dressCodes },
     beltLineMm: {
@@ -26,6 +28,8 @@ export const outfits: KindOf<'outfits'> = {
     shirtId: '',
     jacketId: null,
     squareId: null,
+    tieId: null,
+    knot: null,
     occasion: '',
     dressRule: 'business',
     beltLineMm: null,

@@ -2,7 +2,7 @@ import { collarStyles } from '../../../core/collar/styles.ts';
 import { measures } from '../../../core/measures/measures.ts';
 import { requestDefaults } from '../../../core/plan/request.ts';
 import { patterns } from '../../../core/tie/patterns.ts';
-import { type KindOf, nameField, noteField, ownerField } from './kindOf.ts';
+import { draftField, type KindOf, nameField, noteField, ownerField } from './kindOf.ts';
 
 const { label: _label, pointsHeld: _held, ...semiSpread } = collarStyles['semi-spread'];
 
@@ -11,6 +11,7 @@ export const shirts: KindOf<'shirts'> = {
   fields: {
     label: nameField,
     clientId: ownerField,
+    draft: draftField,
     collarStyle: { kind: 'choice', label: 'Collar', choices: collarStyles },
     collarSpreadMm: { kind: 'length', measure: measures.shirt.collarSpreadMm },
     collarPointMm: { kind: 'length', measure: measures.shirt.collarPointMm },
@@ -26,6 +27,7 @@ export const shirts: KindOf<'shirts'> = {
   fresh: {
     label: '',
     clientId: null,
+    draft: false,
     note: '',
     collarStyle: 'semi-spread',
     ...semiSpread,

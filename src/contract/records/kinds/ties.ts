@@ -5,7 +5,7 @@ import { patterns } from '../../../core/tie/patterns.ts';
 import { supposeTie, tieEnds } from '../../../core/tie/tie.ts';
 import { usualTie } from '../../../core/usual.ts';
 import type { Field } from '../../fields/field.ts';
-import { type KindOf, nameField, noteField, ownerField } from './kindOf.ts';
+import { draftField, type KindOf, nameField, noteField, ownerField } from './kindOf.ts';
 
 type TieLength = keyof typeof measures.tie;
 
@@ -21,6 +21,7 @@ export const ties: KindOf<'ties'> = {
   fields: {
     label: nameField,
     clientId: ownerField,
+    draft: draftField,
     state: { kind: 'choice', label: 'Status', choices: tieStates },
     outWith: { kind: 'reference', label: 'Lent to', to: 'clients', optional: 'nobody' },
     ...lengths,
@@ -37,6 +38,7 @@ export const ties: KindOf<'ties'> = {
     ...usual,
     label: '',
     clientId: null,
+    draft: false,
     note: '',
     construction: 'three-fold',
     ends: 'pointed',

@@ -3,7 +3,7 @@ import { beforeEach, test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
 import { openScreen } from '../support/screen.ts';
 
-const manyTies = 100;
+const manyTies = 400;
 
 /** With a rack so full that judging it takes a while. */
 const screen = openScreen(

@@ -20,7 +20,7 @@ test('a client’s collar changed from point to cutaway: the best match becomes 
   const large = await page.firstPick();
   assert.ok(parseKnot(large).moves.length > parseKnot(small).moves.length, `${small} became ${large}`);
   assert.notEqual(await page.start(), start);
-  assert.equal(await page.chosenKnot(), 'Half-Windsor');
+  assert.match(await page.chosenKnot(), /Windsor/);
 });
 
 test('a measure typed in moves everything, and can be undone and done again', async () => {
@@ -117,7 +117,7 @@ test('in the wearer’s mirror the letters are the wearer’s own, facing the cl
   const { page } = screen;
   await page.choose('Client', 'Tobiah');
   const word = await page.firstPick();
-  const shown = async () => (await page.one('//*[@data-rank="1"]')).getText();
+  const shown = async () => (await page.one('//section[@aria-label="Collar and knot"]')).getText();
   assert.ok((await shown()).includes(formatKnot(parseKnot(word), { view: 'facing', blade: 'right' })));
   await (await page.one('//h2')).click();
   await page.press('v');
@@ -196,7 +196,7 @@ test('a knot tied with the tail sets the blade, and is saved and opened as such'
   const { page } = screen;
   await page.open();
   await (await page.one('//select[@aria-label="Family of knots"]/option[normalize-space()="tail ties"]')).click();
-  await page.waitFor(async () => /Set the blade tip at/.test(await page.body()), 'the blade is not the end to set');
+  await page.waitFor(async () => /blade tip below the collar button/.test(await page.body()), 'the blade is not the end to set');
   assert.match(await page.chosenKnot(), /tail ties/);
   assert.match(await page.body(), /under the collar/);
   const start = await page.start();
@@ -206,5 +206,5 @@ test('a knot tied with the tail sets the blade, and is saved and opened as such'
   assert.match(latest?.knot ?? '', /^N /);
   await page.open(`/fittings/${latest?.id}`);
   await page.waitFor(async () => (await page.start()) === start, 'opened with another start');
-  assert.match(await page.body(), /Set the blade tip at/);
+  assert.match(await page.body(), /blade tip below the collar button/);
 });

@@ -5,6 +5,7 @@ import { freshAtHand } from '../../src/islands/atHand/values.ts';
 import { dropDraft, keepDraft, keptDraft } from '../../src/islands/records/form/drafts.ts';
 import { emptyWardrobe } from '../support/wardrobe.ts';
 
+const none = { past: [], future: [] };
 const kept = new Map<string, string>();
 beforeEach(() => {
   kept.clear();
@@ -34,15 +35,16 @@ test('what can’t be read any more is as good as nothing, and so is what has an
   assert.equal(keptDraft('ties', 'new', entries('')), undefined);
   keepDraft('ties', 'new', { before: entries('A'), entries: { id: '1', version: 1, archived: false } });
   assert.equal(keptDraft('ties', 'new', entries('')), undefined, 'a field is missing');
-  keepAtHand({} as never);
+  keepAtHand({} as never, none, '');
   for (const key of kept.keys()) kept.set(key, 'x');
   assert.equal(keptAtHand(), undefined);
 });
 
 test('what stands at hand is kept whole, and forgotten whole', () => {
   const values = freshAtHand(emptyWardrobe);
-  keepAtHand(values);
-  assert.deepEqual(keptAtHand(), values);
+  const before = { ...values, note: 'before' };
+  keepAtHand(values, { past: [before], future: [] }, '?client=walk-in');
+  assert.deepEqual(keptAtHand(), { values, past: [before], future: [], address: '?client=walk-in' });
   forgetAtHand();
   assert.equal(keptAtHand(), undefined);
 });

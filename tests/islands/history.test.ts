@@ -81,3 +81,14 @@ test('a path leads to one value, and changes nothing beside it', () => {
   assert.equal(to.c, from.c);
   assert.deepEqual([valueAt(from, 'a.b.1'), valueAt(from, 'a.x.1'), valueAt(null, 'a')], [2, undefined, undefined]);
 });
+
+test('steps that were kept can be undone and done again where it begins anew', () => {
+  const store = createEntryStore({ a: 0 }, () => 0);
+  store.begin({ a: 2 }, { past: [{ a: 0 }, { a: 1 }], future: [{ a: 3 }] });
+  assert.deepEqual(store.steps(), { past: [{ a: 0 }, { a: 1 }], future: [{ a: 3 }] });
+  store.undo();
+  assert.deepEqual(store.get(), { a: 1 });
+  store.redo();
+  store.redo();
+  assert.deepEqual(store.get(), { a: 3 });
+});

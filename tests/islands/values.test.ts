@@ -15,6 +15,7 @@ import type {
 } from '../../src/contract/records/records.ts';
 import { uncalibrated } from '../../src/core/fitbook/calibration.ts';
 import { completeRequest, plan } from '../../src/core/index.ts';
+import { soundQuestion } from '../../src/islands/atHand/question.ts';
 import { atHandOfFitting, freshAtHand, withAim, withClient, withJacket, withShirt, withTie } from '../../src/islands/atHand/values.ts';
 import { tieA, tieB } from '../support/ties.ts';
 import { studio } from '../support/wardrobe.ts';
@@ -88,6 +89,11 @@ test('an outfit puts its pieces and the belt line of its trousers on; another sh
   assert.equal(withShirt(atHand, { ...shirt, id: 's2' }).outfit, null);
 });
 
+test('an outfit that holds its tie and its knot puts them on', () => {
+  const atHand = freshAtHand({ ...wardrobe, outfits: [{ ...outfit, tieId: 't2', knot: 'Li Ro Ci Lo Ri Co T' }] });
+  assert.deepEqual([atHand.tie.id, atHand.knot, atHand.question.search.also], ['t2', 'Li Ro Ci Lo Ri Co T', ['Li Ro Ci Lo Ri Co T']]);
+});
+
 test('a client brings a knot of their own, their preferences, and their aim on their belt', () => {
   const habits = { ownKnot: 'Lo Ci Ro Li Co T', symmetry: 'relaxed', neckBand: 'tolerated', practice: 'new', aim: 'belt-middle' } as const;
   const atHand = withClient(freshAtHand(wardrobe), { ...client, ...habits, beltHeightMm: 40 }, wardrobe);
@@ -99,13 +105,14 @@ test('a client brings a knot of their own, their preferences, and their aim on t
   assert.deepEqual(unnamed.question.search.also, ['Lo Ri Lo Ri Co T'], 'a knot without a name is looked at besides those that have one');
 });
 
-test('a client who was never measured has empty fields, not wrong ones', () => {
+test('a client who was never measured has empty fields, and can be planned for all the same', () => {
   const atHand = withClient(freshAtHand(wardrobe), { ...client, measures: [] }, wardrobe);
-  assert.deepEqual([atHand.question.client.heightMm, atHand.question.client.neckMm, atHand.question.client.frontDropMm], ['', '', null]);
   assert.deepEqual(
-    checkPlanQuestion(atHand.question).faults?.map(({ path }) => path),
-    ['client.heightMm', 'client.neckMm'],
+    [atHand.question.client.heightMm, atHand.question.client.neckMm, atHand.question.client.frontDropMm],
+    [null, null, null],
   );
+  const sound = soundQuestion(atHand.question, 'cm');
+  assert.ok(sound && checkPlanQuestion(sound).value);
 });
 
 test('what is fresh at hand dresses the first client in what is their own', () => {
@@ -119,19 +126,33 @@ test('what is fresh at hand dresses the first client in what is their own', () =
 test('a studio that keeps nothing has usual measures at hand', () => {
   const atHand = freshAtHand({ ...wardrobe, client: null, shirts: [], jackets: [], ties: [] });
   assert.deepEqual([atHand.client.id, atHand.client.label, atHand.jacket], [null, 'Walk-in', null]);
-  assert.ok(checkPlanQuestion(atHand.question).value);
+  assert.deepEqual([atHand.shirt.draft, atHand.tie.draft], [true, true]);
+  assert.ok(soundQuestion(atHand.question, 'cm'));
 });
 
-test('another client keeps the shirt and tie at hand where they have none, but takes the jacket off', () => {
-  const atHand = withClient(freshAtHand(wardrobe), other, wardrobe);
-  assert.deepEqual([atHand.client.id, atHand.shirt.id, atHand.jacket, atHand.tie.id], ['c2', 's1', null, 't1']);
+test('nobody is dressed in what is another client’s own: a draft, the studio’s, and what was exchanged is told', () => {
+  const theirs = { ...wardrobe, client: other, shirts: [], jackets: [], ties: [house] };
+  const atHand = withClient(freshAtHand(wardrobe), other, theirs);
+  assert.deepEqual([atHand.client.id, atHand.shirt.id, atHand.shirt.draft, atHand.jacket, atHand.tie.id], ['c2', null, true, null, 't2']);
+  assert.equal(atHand.told, 'Red belongs to another client: House instead.');
   assert.equal(atHand.question.client.frontDropMm, null);
-  assert.equal(atHand.colours.jacket, null);
+  assert.deepEqual([atHand.question.shirt.buttonsMm.length, atHand.colours.jacket], [4, null]);
 });
 
-test('a new client starts without the knot and the note of the one before', () => {
-  const atHand = withClient({ ...freshAtHand(wardrobe), knot: 'Li Ro Li Co T', note: 'his' }, other, wardrobe);
+test('the tie at hand stays with another client who can wear it, and so does a studio shirt', () => {
+  const studios = { ...shirt, id: 's2', clientId: null, label: 'House white' };
+  const before = withShirt(withTie(freshAtHand(wardrobe), house), studios);
+  const theirs = { ...wardrobe, client: other, shirts: [studios], ties: [house, own] };
+  const atHand = withClient(before, other, theirs);
+  assert.deepEqual([atHand.tie.id, atHand.shirt.id, atHand.told], ['t2', 's2', null]);
+});
+
+test('a new client starts without the knot and the note of the one before, but a knot that is held stays', () => {
+  const before = { ...freshAtHand(wardrobe), knot: 'Li Ro Li Co T', note: 'his' };
+  const atHand = withClient(before, other, wardrobe);
   assert.deepEqual([atHand.knot, atHand.note], [null, '']);
+  const held = withClient({ ...before, given: 'knot' }, other, wardrobe);
+  assert.deepEqual([held.knot, held.question.search.also], ['Li Ro Li Co T', ['Li Ro Li Co T']]);
 });
 
 test('each piece is exchanged by itself', () => {

@@ -10,25 +10,28 @@ import { createEntryStore, useEntries } from '../ui/entryStore.ts';
 import { Loading } from '../ui/Loading.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
 import { wardrobeQuery } from '../wire/queries.ts';
-import { forgetAtHand, keepAtHand, keptAtHand } from './kept.ts';
+import { clientAsked, readAddress } from './address.ts';
+import { forgetAtHand, keptAtHand } from './kept.ts';
+import { useAddress } from './useAddress.ts';
 import { AtHandContext } from './useAtHand.ts';
 import { useQuestion } from './useQuestion.ts';
 import { type AtHand, atHandOfFitting, freshAtHand } from './values.ts';
 
 interface AtHandProviderProps {
-  /** The client asked for by address, who comes before whoever stood at hand. */
-  readonly asked?: string | null | undefined;
+  /** What the page's address says, where it says what stands at hand; it comes before what this window was left with. */
+  readonly address?: string | undefined;
   /** A saved fitting that is opened. */
   readonly opened?: Fitting | undefined;
   readonly children: ReactNode;
 }
 
 /** Lets every view beneath read who stands at hand. Waits an outage out, and never shows it as an empty wardrobe. */
-export function AtHandProvider({ asked, opened, children }: AtHandProviderProps) {
-  const { data, isError, error, failureCount } = useQuery(wardrobeQuery(opened ? opened.clientId : asked));
+export function AtHandProvider({ address, opened, children }: AtHandProviderProps) {
+  const asked = opened ? opened.clientId : clientAsked(new URLSearchParams(address));
+  const { data, isError, error, failureCount } = useQuery(wardrobeQuery(asked));
   if (data) {
     return (
-      <Standing first={data} isAsked={Boolean(asked)} opened={opened} failed={isError}>
+      <Standing first={data} address={address} opened={opened} failed={isError}>
         {children}
       </Standing>
     );
@@ -39,14 +42,18 @@ export function AtHandProvider({ asked, opened, children }: AtHandProviderProps)
 
 interface StandingProps {
   readonly first: Wardrobe;
-  readonly isAsked: boolean;
+  readonly address: string | undefined;
   readonly opened: Fitting | undefined;
   readonly failed: boolean;
   readonly children: ReactNode;
 }
 
-function Standing({ first, isAsked, opened, failed, children }: StandingProps) {
-  const [store] = useState(() => createEntryStore<AtHand>(opened ? atHandOfFitting(opened) : freshAtHand(first)));
+function Standing({ first, address, opened, failed, children }: StandingProps) {
+  const query = new URLSearchParams(address);
+  const says = query.has('client');
+  const [store] = useState(() =>
+    createEntryStore<AtHand>(opened ? atHandOfFitting(opened) : says ? readAddress(query, first) : freshAtHand(first)),
+  );
   const values = useEntries(store);
   const [begun] = useState(values);
   const untouched = values === begun;
@@ -54,19 +61,18 @@ function Standing({ first, isAsked, opened, failed, children }: StandingProps) {
   // The page begins as the server drew it; what this window was left with is put in its place once the page is alive.
   const [ready, setReady] = useState(false);
   useEffect(() => {
-    const kept = isAsked || opened ? undefined : keptAtHand();
-    if (kept) store.begin(kept);
+    const kept = opened ? undefined : keptAtHand();
+    if (kept && (!says || kept.address === location.search)) store.begin(kept.values, kept);
     setReady(true);
-  }, [store, isAsked, opened]);
-  useEffect(() => {
-    if (ready && !(opened && untouched)) keepAtHand(values);
-  }, [ready, values, opened, untouched]);
+  }, [store, says, opened]);
 
   const { id } = values.client;
   const isOther = id !== null && id !== first.client?.id;
   const theirs = useQuery({ ...wardrobeQuery(id), enabled: isOther, placeholderData: keepPreviousData });
   const wardrobe = isOther ? (theirs.data ?? first) : first;
   const client = wardrobe.client && wardrobe.client.id === id ? wardrobe.client : null;
+  const isTheirs = id === null || client !== null;
+  useAddress(store, values, isTheirs ? wardrobe : undefined, ready && !(opened && untouched), address !== undefined && !opened);
 
   const [units, setUnits] = useUnits(client?.units ?? wardrobe.studio.units);
   const { preferences, prefer } = usePreferences();

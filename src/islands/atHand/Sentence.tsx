@@ -1,13 +1,17 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
+import { draftLabels, type PieceKind } from '../../contract/records/draftPieces.ts';
 import { type AimCode, aimCodes, aims } from '../../core/plan/aims.ts';
-import { RecordChooser } from '../records/RecordChooser.tsx';
+import { noRecord, RecordChooser } from '../records/RecordChooser.tsx';
 import { Chooser } from '../ui/Chooser.tsx';
 import type { ChoiceGroup } from '../ui/choices.ts';
 import { wardrobeQuery } from '../wire/queries.ts';
 import { type PieceCode, pieces } from './pieces.ts';
 import { useAtHand } from './useAtHand.ts';
+import { useDraftPiece } from './useDraftPiece.ts';
 import { type AtHand, withAim, withClient, withJacket, withOutfit, withShirt, withTie } from './values.ts';
+
+const NewClient = lazy(() => import('./NewClient.tsx').then(({ NewClient: Dialog }) => ({ default: Dialog })));
 
 interface SentenceProps {
   readonly onTurnTo?: (piece: PieceCode) => void;
@@ -16,6 +20,8 @@ interface SentenceProps {
 }
 
 const noJacket = 'none';
+/** Before the name of a piece that is not measured yet, among the choices. */
+const draftKey = 'draft ';
 
 /** Who wears what, as a sentence whose words can be exchanged. */
 export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
@@ -23,14 +29,32 @@ export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
   const queries = useQueryClient();
   const asked = useRef<string>(undefined);
   const [fetching, setFetching] = useState<string>();
+  const [adding, setAdding] = useState(false);
+  const draft = useDraftPiece();
   const take = (piece: PieceCode, next: (now: AtHand) => AtHand) => {
-    store.change(next);
+    // What was told of the choice before goes with it.
+    store.change((now) => {
+      const then = next(now);
+      return then.told === now.told ? { ...then, told: null } : then;
+    });
     onTurnTo?.(piece);
   };
   const { outfits, shirts, jackets, ties } = wardrobe;
   const ofWhom = { id: values.client.id, name: values.client.label };
+  const drafts = (kind: PieceKind): ChoiceGroup => ({
+    title: 'New, not measured yet',
+    choices: draftLabels(kind).map((label) => ({ key: draftKey + label, label })),
+  });
+  /** Takes what was chosen: a piece on record, or a draft. */
+  const takePiece = (kind: PieceKind, key: string, onRecord: () => void) => {
+    if (key.startsWith(draftKey)) {
+      draft.take(kind, key.slice(draftKey.length));
+      onTurnTo?.(kind === 'shirts' ? 'shirt' : kind === 'jackets' ? 'jacket' : 'tie');
+    } else onRecord();
+  };
 
   const takeClient = async (id: string, name: string) => {
+    if (id === noRecord) return setAdding(true);
     asked.current = id;
     setFetching(name);
     const theirs = await queries.fetchQuery(wardrobeQuery(id)).catch(() => undefined);
@@ -42,77 +66,117 @@ export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
   };
 
   return (
-    <div className="flex min-w-0 flex-wrap items-center gap-x-1.5 gap-y-1 2xl:text-lg">
-      <RecordChooser kind="clients" label="Client" value={values.client.id} placeholder={values.client.label} onChoose={takeClient} />
-      {fetching && (
-        <span role="status" className="text-soft">
-          (loading {fetching}…)
-        </span>
-      )}
-      {client && outfits.length > 0 && (
-        <>
-          <span className="text-soft">for</span>
-          <Chooser
-            label="Outfit"
-            value={values.outfit?.id ?? null}
-            placeholder="no outfit"
-            groups={[{ title: `${client.name}’s outfits`, choices: outfits.map(({ id, label }) => ({ key: id, label })) }]}
-            onChoose={(key) => {
-              const outfit = outfits.find(({ id }) => id === key);
-              if (outfit) take('shirt', (now) => withOutfit(now, outfit, client, wardrobe));
-            }}
-          />
-        </>
-      )}
-      <span className="text-soft">in</span>
-      <Chooser
-        label="Shirt"
-        value={values.shirt.id}
-        placeholder={values.shirt.label}
-        groups={byOwner(shirts, ofWhom, ({ colour }) => (colour ? [colour] : []))}
-        onChoose={(key) => {
-          const shirt = shirts.find(({ id }) => id === key);
-          if (shirt) take('shirt', (now) => withShirt(now, shirt));
-        }}
-      />
-      <span className="text-soft">and</span>
-      <Chooser
-        label="Jacket"
-        value={values.jacket ? values.jacket.id : noJacket}
-        placeholder={values.jacket?.label ?? 'no jacket'}
-        groups={[
-          ...byOwner(jackets, ofWhom, ({ colour }) => (colour ? [colour] : [])),
-          { title: 'Or', choices: [{ key: noJacket, label: 'no jacket' }] },
-        ]}
-        onChoose={(key) => {
-          const jacket = jackets.find(({ id }) => id === key);
-          take('jacket', (now) => withJacket(now, jacket ?? null));
-        }}
-      />
-      {words.includes('tie') && (
-        <>
-          <span className="text-soft">with</span>
-          <Chooser
-            label="Tie"
-            value={values.tie.id}
-            placeholder={values.tie.label}
-            groups={byOwner(ties, ofWhom, ({ colours }) => colours)}
-            onChoose={(key) => {
-              const tie = ties.find(({ id }) => id === key);
-              if (tie) take('tie', (now) => withTie(now, tie));
-            }}
-          />
-        </>
-      )}
-      <span className="text-soft">aiming for</span>
-      <Chooser
-        label="Aim"
-        value={values.aim === 'own' ? null : values.aim}
-        placeholder="another place"
-        groups={[{ title: 'The blade tip should end at', choices: aimCodes.map((code) => ({ key: code, label: aims[code].label })) }]}
-        onChoose={(key) => take('aim', (now) => withAim(now, key as AimCode))}
-      />
-    </div>
+    <>
+      <div className="flex min-w-0 flex-wrap items-center gap-x-1.5 gap-y-1 lg:flex-nowrap 2xl:text-lg">
+        <RecordChooser
+          kind="clients"
+          label="Client"
+          value={values.client.id}
+          placeholder={values.client.label}
+          none="New client…"
+          onChoose={takeClient}
+        />
+        {adding && (
+          <Suspense>
+            <NewClient onClose={() => setAdding(false)} />
+          </Suspense>
+        )}
+        {fetching && (
+          <span role="status" className="text-soft">
+            (loading {fetching}…)
+          </span>
+        )}
+        {client && outfits.length > 0 && (
+          <>
+            <span className="shrink-0 text-soft">for</span>
+            <Chooser
+              label="Outfit"
+              value={values.outfit?.id ?? null}
+              placeholder="no outfit"
+              groups={[{ title: `${client.name}’s outfits`, choices: outfits.map(({ id, label }) => ({ key: id, label })) }]}
+              onChoose={(key) => {
+                const outfit = outfits.find(({ id }) => id === key);
+                if (outfit) take('shirt', (now) => withOutfit(now, outfit, client, wardrobe));
+              }}
+            />
+          </>
+        )}
+        <span className="shrink-0 text-soft">in</span>
+        <Chooser
+          label="Shirt"
+          value={values.shirt.id}
+          placeholder={values.shirt.label}
+          groups={[...byOwner(shirts, ofWhom, ({ colour }) => (colour ? [colour] : [])), drafts('shirts')]}
+          onChoose={(key) =>
+            takePiece('shirts', key, () => {
+              const shirt = shirts.find(({ id }) => id === key);
+              if (shirt) take('shirt', (now) => withShirt(now, shirt));
+            })
+          }
+        />
+        {values.shirt.draft && <DraftMark />}
+        <span className="shrink-0 text-soft">and</span>
+        <Chooser
+          label="Jacket"
+          value={values.jacket ? values.jacket.id : noJacket}
+          placeholder={values.jacket?.label ?? 'no jacket'}
+          groups={[
+            ...byOwner(jackets, ofWhom, ({ colour }) => (colour ? [colour] : [])),
+            { title: 'Or', choices: [{ key: noJacket, label: 'no jacket' }] },
+            drafts('jackets'),
+          ]}
+          onChoose={(key) =>
+            takePiece('jackets', key, () => {
+              const jacket = jackets.find(({ id }) => id === key);
+              take('jacket', (now) => withJacket(now, jacket ?? null));
+            })
+          }
+        />
+        {values.jacket?.draft && <DraftMark />}
+        {words.includes('tie') && (
+          <>
+            <span className="shrink-0 text-soft">with</span>
+            <Chooser
+              label="Tie"
+              value={values.tie.id}
+              placeholder={values.tie.label}
+              groups={[...byOwner(ties, ofWhom, ({ colours }) => colours), drafts('ties')]}
+              onChoose={(key) =>
+                takePiece('ties', key, () => {
+                  const tie = ties.find(({ id }) => id === key);
+                  if (tie) take('tie', (now) => withTie(now, tie));
+                })
+              }
+            />
+            {values.tie.draft && <DraftMark />}
+          </>
+        )}
+        <span className="shrink-0 text-soft">aiming for</span>
+        <Chooser
+          label="Aim"
+          value={values.aim === 'own' ? null : values.aim}
+          placeholder="another place"
+          groups={[{ title: 'The blade tip should end at', choices: aimCodes.map((code) => ({ key: code, label: aims[code].label })) }]}
+          onChoose={(key) => take('aim', (now) => withAim(now, key as AimCode))}
+        />
+      </div>
+      <p role="status" className="text-note leading-tight">
+        {draft.state === 'waiting'
+          ? 'Not added yet: the studio’s records can’t be reached. Still trying.'
+          : draft.state === 'refused'
+            ? 'Not added to the records; it stands at hand all the same.'
+            : values.told}
+      </p>
+    </>
+  );
+}
+
+/** Beside a piece whose measures are those such pieces usually have. */
+function DraftMark() {
+  return (
+    <span className="-ml-1 shrink-0 text-note text-soft" title="Usual measures; none of its own was taken yet">
+      draft
+    </span>
   );
 }
 

@@ -25,7 +25,7 @@ export function WhoIsDressing() {
       <span className="sr-only">Who is dressing</span>
       <select
         title="Who is dressing"
-        className="h-9 w-40 border-b-2 border-set/40 bg-transparent text-set"
+        className="h-9 w-40 border-b-2 lg:max-xl:w-26 border-set/40 bg-transparent text-set"
         value={studio.person?.id ?? ''}
         onChange={(event) => {
           keepCookie(personCookie, event.target.value);

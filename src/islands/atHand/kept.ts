@@ -7,24 +7,34 @@ import { likings } from '../../core/plan/habits.ts';
 import { fabrics } from '../../core/tie/fabrics.ts';
 import { patterns } from '../../core/tie/patterns.ts';
 import { tieEnds } from '../../core/tie/tie.ts';
-import type { AtHand } from './values.ts';
+import type { Steps } from '../ui/entryStore.ts';
+import { type AtHand, givens } from './values.ts';
 
-const key = 'ropewalk.at-hand.1';
+const key = 'ropewalk.at-hand.2';
+
+/** What stood at hand, the steps that can be undone and done again, and the address the window had then. */
+export interface KeptAtHand extends Steps<AtHand> {
+  readonly values: AtHand;
+  readonly address: string;
+}
+
+const mostSteps = 40;
 
 /** What stood at hand when this window last left it, so that a reload loses nothing; only what can still be read as that. */
-export function keptAtHand(): AtHand | undefined {
+export function keptAtHand(): KeptAtHand | undefined {
   const kept = sessionStorage.getItem(key);
   if (!kept) return undefined;
   try {
     const read: unknown = JSON.parse(kept);
-    return isAtHand(read) ? read : undefined;
+    return fits(read, { values: shape, past: allOf(isAtHand), future: allOf(isAtHand), address: text }) ? (read as KeptAtHand) : undefined;
   } catch {
     return undefined;
   }
 }
 
-export function keepAtHand(values: AtHand): void {
-  sessionStorage.setItem(key, JSON.stringify(values));
+export function keepAtHand(values: AtHand, { past, future }: Steps<AtHand>, address: string): void {
+  const kept: KeptAtHand = { values, past: past.slice(-mostSteps), future: future.slice(-mostSteps), address };
+  sessionStorage.setItem(key, JSON.stringify(kept));
 }
 
 export function forgetAtHand(): void {
@@ -54,11 +64,12 @@ const codeOf =
   (value) =>
     typeof value === 'string' && tables.some((table) => Object.hasOwn(table, value));
 
-const piece: Shape = { id: either(none, text), label: text };
+const named: Shape = { id: either(none, text), label: text };
+const piece: Shape = { id: either(none, text), label: text, draft: truth };
 
 const shape: Shape = {
-  client: piece,
-  outfit: either(none, piece),
+  client: named,
+  outfit: either(none, named),
   shirt: piece,
   jacket: either(none, piece),
   tie: piece,
@@ -80,6 +91,7 @@ const shape: Shape = {
       collarSpreadMm: entry,
       tieSpaceMm: entry,
       collarAllowanceMm: entry,
+      standMm: entry,
       buttonsMm: either(text, lengths),
       pointsHeld: truth,
     },
@@ -119,8 +131,10 @@ const shape: Shape = {
     },
     calibration: either(none, object),
   },
+  given: codeOf(Object.fromEntries(givens.map((code) => [code, true]))),
   knot: either(none, moves),
   note: text,
+  told: either(none, text),
 };
 
 /** Whether what came back from the device can be worked with: anything may have been written there, by an older version too. */

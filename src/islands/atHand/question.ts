@@ -1,13 +1,20 @@
+import { assumeWearer, type BarelyKnown } from '../../core/body/assumed.ts';
+import { uncalibrated } from '../../core/fitbook/calibration.ts';
 import type { PlanQuestion } from '../../core/index.ts';
 import { isSound } from '../../core/measures/sound.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import type { Outfit } from '../../core/wardrobe/judgeTie.ts';
 import type { AtHand, QuestionEntries } from './values.ts';
 
-/** The question as it stands in the fields; `undefined` while a length in it is none, is missing, out of range, or contradicts another. */
+/** The question as it stands in the fields, with what was never taken assumed. Whether its lengths are lengths is not looked at. */
+export function questionIn(entries: QuestionEntries, units: LengthUnit): PlanQuestion {
+  const known = { ...entries.client } as PlanQuestion['client'] & BarelyKnown;
+  return { ...entries, ...assumeWearer(known, entries.calibration ?? uncalibrated), units } as PlanQuestion;
+}
+
+/** The same; `undefined` while a length in it is none, is out of range, or contradicts another. */
 export function soundQuestion(entries: QuestionEntries, units: LengthUnit): PlanQuestion | undefined {
-  // Whether the lengths are lengths is what is found out here.
-  const question = { ...entries, units } as PlanQuestion;
+  const question = questionIn(entries, units);
   return isSound(question) ? question : undefined;
 }
 

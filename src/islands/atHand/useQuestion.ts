@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { completeRequest, type PlanQuestion, type PlanRequest } from '../../core/index.ts';
 import type { Fault } from '../../core/measures/faults.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
-import { soundQuestion } from './question.ts';
+import { questionIn, soundQuestion } from './question.ts';
 import type { QuestionEntries } from './values.ts';
 
 export interface Questioned {
@@ -30,7 +30,7 @@ export function useQuestion(entries: QuestionEntries, units: LengthUnit, fallbac
     if (sound) return;
     let current = true;
     void import('../../contract/planQuestion.ts').then(({ checkPlanQuestion }) => {
-      const { faults } = checkPlanQuestion({ ...entries, units });
+      const { faults } = checkPlanQuestion(questionIn(entries, units));
       if (current)
         setWorded({ entries, units, faults: (faults ?? []).map(({ path, message }) => ({ path: `question.${path}`, message })) });
     });

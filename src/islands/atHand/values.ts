@@ -1,9 +1,10 @@
 import type { Fitting, WornColours } from '../../contract/fitting.ts';
 import { type KnownClient, planClient, planShirt } from '../../contract/records/asWorn.ts';
+import { draftLabels, draftPiece } from '../../contract/records/draftPieces.ts';
 import type { ClientRecord, JacketRecord, OutfitRecord, ShirtRecord, TieRecord, Wardrobe } from '../../contract/records/records.ts';
-import { type PlanRequest, requestDefaults, supposeTie, type Tie } from '../../core/index.ts';
+import { type PlanRequest, requestDefaults, type Tie } from '../../core/index.ts';
 import { type AimCode, aimCodes, aimOn } from '../../core/plan/aims.ts';
-import { usualTie, usualWearer } from '../../core/usual.ts';
+import { usualWearer } from '../../core/usual.ts';
 import type { LengthEntry } from '../ui/entry.ts';
 
 /** A plan's question as it stands in the fields: lengths may be text that is none yet. */
@@ -15,6 +16,7 @@ export interface QuestionEntries {
     collarSpreadMm: LengthEntry;
     tieSpaceMm: LengthEntry;
     collarAllowanceMm: LengthEntry;
+    standMm: LengthEntry;
     buttonsMm: readonly number[] | string;
     pointsHeld: boolean;
   };
@@ -32,30 +34,42 @@ export interface QuestionEntries {
   calibration?: PlanRequest['calibration'];
 }
 
-interface Piece {
+export interface Piece {
   id: string | null;
   label: string;
+  /** Whether its measures are those such a piece usually has. */
+  draft: boolean;
 }
+
+/** What stands fast while the rest is sought: this tie, with every knot; this knot, with every tie; or the outfit alone. */
+export const givens = ['tie', 'knot', 'outfit'] as const;
+export type GivenCode = (typeof givens)[number];
 
 /** Everything that stands at hand for a fitting. */
 export interface AtHand {
-  client: Piece;
+  client: Omit<Piece, 'draft'>;
   /** What the client is dressed for; `null` when the pieces were put together here. */
-  outfit: Piece | null;
+  outfit: Omit<Piece, 'draft'> | null;
   shirt: Piece;
   jacket: Piece | null;
   tie: Piece;
   colours: WornColours;
   aim: AimCode | 'own';
   question: QuestionEntries;
+  given: GivenCode;
   /** The knot chosen by hand; `null` follows the best match. */
   knot: string | null;
   note: string;
+  /** What was exchanged along with the last choice, so that nothing changes quietly. */
+  told: string | null;
 }
 
 const usualAim: AimCode = 'finger-above';
-const walkIn: KnownClient = { ...usualWearer, ...requestDefaults.client };
-const anyTie = supposeTie(usualTie);
+const walkIn: KnownClient = { ...usualWearer, ...requestDefaults.client, heightMm: null, neckMm: null };
+const [usualShirt = ''] = draftLabels('shirts');
+const [usualTieLabel = ''] = draftLabels('ties');
+const draftShirt = draftPiece('shirts', usualShirt, null, '');
+const draftTie = draftPiece('ties', usualTieLabel, null, '');
 
 /** What stands at hand with the wardrobe's client, or with usual measures where nothing is kept yet. */
 export function freshAtHand(wardrobe: Wardrobe): AtHand {
@@ -64,26 +78,29 @@ export function freshAtHand(wardrobe: Wardrobe): AtHand {
   const bare: AtHand = {
     client: { id: null, label: 'Walk-in' },
     outfit: null,
-    shirt: { id: null, label: 'A shirt' },
+    shirt: pieceOf(draftShirt),
     jacket: null,
-    tie: { id: null, label: 'A tie' },
-    colours: { tie: [], shirt: null, jacket: null },
+    tie: pieceOf(draftTie),
+    colours: { tie: draftTie.colours, shirt: draftShirt.colour, jacket: null },
     aim: usualAim,
     question: {
       client: clientEntries(person ? { ...walkIn, blade: person.blade, crossingGapMm: person.gapMm } : walkIn),
-      shirt: shirtEntries(requestDefaults.shirt),
+      shirt: shirtEntries(planShirt(draftShirt)),
       jacket: null,
-      tie: tieEntries(anyTie),
+      tie: tieEntries(draftTie),
       aim: aimOn(usualAim, walkIn.beltHeightMm),
       liking,
       rules,
       search,
     },
+    given: 'tie',
     knot: null,
     note: '',
+    told: null,
   };
   const dressed = wardrobe.client ? withClient(bare, wardrobe.client, wardrobe) : bare;
-  return wardrobe.ties[0] && dressed.tie.id === null ? withTie(dressed, wardrobe.ties[0]) : dressed;
+  const [tie] = wardrobe.ties;
+  return { ...(tie && dressed.tie.id === null ? withTie(dressed, tie) : dressed), told: null };
 }
 
 /** What stood at hand when a fitting was saved. */
@@ -93,9 +110,9 @@ export function atHandOfFitting(fitting: Fitting): AtHand {
   return {
     client: { id: fitting.clientId, label: fitting.clientName },
     outfit: null,
-    shirt: { id: fitting.shirtId, label: fitting.shirtLabel },
-    jacket: request.jacket && fitting.jacketLabel ? { id: fitting.jacketId, label: fitting.jacketLabel } : null,
-    tie: { id: fitting.tieId, label: fitting.tieLabel },
+    shirt: { id: fitting.shirtId, label: fitting.shirtLabel, draft: false },
+    jacket: request.jacket && fitting.jacketLabel ? { id: fitting.jacketId, label: fitting.jacketLabel, draft: false } : null,
+    tie: { id: fitting.tieId, label: fitting.tieLabel, draft: false },
     colours: fitting.cloth,
     aim: aimCodes.find((code) => sameAim(aimOn(code, beltHeightMm), request.aim)) ?? 'own',
     question: {
@@ -109,8 +126,10 @@ export function atHandOfFitting(fitting: Fitting): AtHand {
       search: request.search,
       calibration: request.calibration,
     },
+    given: 'tie',
     knot: fitting.knot,
     note: fitting.note,
+    told: null,
   };
 }
 
@@ -119,13 +138,15 @@ function sameAim(a: PlanRequest['aim'], b: PlanRequest['aim']): boolean {
 }
 
 /**
- * Takes a client with their preferences and what is their own: the first outfit, or else the first of
- * their shirts and jackets; their first tie.
+ * Takes a client with their preferences, in what is theirs: the first outfit, or else the first of their shirts and
+ * jackets. The tie at hand stays, and so does a knot that is held. Nobody is dressed in what is another client's own:
+ * that goes for the client's own, or the studio's, or a draft, and what was exchanged is told.
  */
-export function withClient(values: AtHand, client: ClientRecord, { studio, outfits, shirts, jackets, ties }: Wardrobe): AtHand {
+export function withClient(values: AtHand, client: ClientRecord, wardrobe: Wardrobe): AtHand {
+  const { studio, outfits, shirts, jackets, ties } = wardrobe;
   const own = <T extends { readonly clientId: string | null }>(all: readonly T[]) => all.find(({ clientId }) => clientId === client.id);
   const { symmetry, release, neckBand, practice, ownKnot } = client;
-  const also = ownKnot ? [ownKnot] : [];
+  const held = values.given === 'knot' ? values.knot : null;
   let next: AtHand = {
     ...values,
     client: { id: client.id, label: client.name },
@@ -134,19 +155,23 @@ export function withClient(values: AtHand, client: ClientRecord, { studio, outfi
       ...values.question,
       client: clientEntries(planClient(client, undefined, studio.person)),
       liking: { symmetry, release, neckBand, practice },
-      search: { ...values.question.search, also },
+      search: { ...values.question.search, also: [...new Set([held, ownKnot].filter((knot) => knot !== null))] },
     },
-    knot: ownKnot,
+    knot: held ?? ownKnot,
     note: '',
   };
-  const shirt = own(shirts);
-  const tie = own(ties);
-  const [outfit] = outfits;
-  if (shirt) next = withShirt(next, shirt);
+  next = withShirt(next, own(shirts) ?? shirts.find(({ id }) => id === values.shirt.id) ?? draftShirt);
   next = withJacket(next, own(jackets) ?? null);
-  if (outfit) next = withOutfit(next, outfit, client, { studio, shirts, jackets });
-  if (tie) next = withTie(next, tie);
-  return withAim(next, client.aim);
+  const [outfit] = outfits;
+  if (outfit) next = withOutfit(next, outfit, client, wardrobe);
+  next = withAim(next, client.aim);
+  // A tie without a record stays as it was typed in; one that hangs in another client's wardrobe does not go along.
+  const isHeld = outfit !== undefined && ties.some(({ id }) => id === outfit.tieId);
+  const isTheirs = isHeld || (values.tie.id === null ? values.tie.label !== draftTie.label : ties.some(({ id }) => id === values.tie.id));
+  if (isTheirs) return { ...next, told: null };
+  const tie = own(ties) ?? ties[0] ?? draftTie;
+  const told = values.tie.id === null ? null : `${values.tie.label} belongs to another client: ${tie.label} instead.`;
+  return { ...withTie(next, tie), told };
 }
 
 /** Puts an outfit of the client on, with the belt line of its trousers. */
@@ -154,16 +179,24 @@ export function withOutfit(
   values: AtHand,
   outfit: OutfitRecord,
   client: ClientRecord,
-  { studio, shirts, jackets }: Pick<Wardrobe, 'studio' | 'shirts' | 'jackets'>,
+  { studio, shirts, jackets, ties }: Pick<Wardrobe, 'studio' | 'shirts' | 'jackets' | 'ties'>,
 ): AtHand {
   const shirt = shirts.find(({ id }) => id === outfit.shirtId);
   const jacket = jackets.find(({ id }) => id === outfit.jacketId) ?? null;
   const inShirt = shirt ? withShirt(values, shirt) : values;
-  const dressed = withJacket(inShirt, jacket);
+  const inJacket = withJacket(inShirt, jacket);
+  const tie = ties.find(({ id }) => id === outfit.tieId);
+  const dressed = tie ? withTie(inJacket, tie) : inJacket;
+  const { search } = dressed.question;
   return {
     ...dressed,
     outfit: { id: outfit.id, label: outfit.label },
-    question: { ...dressed.question, client: clientEntries(planClient(client, outfit, studio.person)) },
+    knot: outfit.knot ?? dressed.knot,
+    question: {
+      ...dressed.question,
+      client: clientEntries(planClient(client, outfit, studio.person)),
+      search: outfit.knot === null ? search : { ...search, also: [...new Set([...search.also, outfit.knot])] },
+    },
   };
 }
 
@@ -171,7 +204,7 @@ export function withShirt(values: AtHand, shirt: ShirtRecord): AtHand {
   return {
     ...values,
     outfit: null,
-    shirt: { id: shirt.id, label: shirt.label },
+    shirt: pieceOf(shirt),
     colours: { ...values.colours, shirt: shirt.colour },
     question: { ...values.question, shirt: shirtEntries(planShirt(shirt)) },
   };
@@ -182,7 +215,7 @@ export function withJacket(values: AtHand, jacket: JacketRecord | null): AtHand 
   return {
     ...values,
     outfit: null,
-    jacket: jacket && { id: jacket.id, label: jacket.label },
+    jacket: jacket && pieceOf(jacket),
     colours: { ...values.colours, jacket: jacket?.colour ?? null },
     question: { ...values.question, jacket: jacket && jacketEntries(jacket) },
   };
@@ -191,7 +224,7 @@ export function withJacket(values: AtHand, jacket: JacketRecord | null): AtHand 
 export function withTie(values: AtHand, tie: TieRecord): AtHand {
   return {
     ...values,
-    tie: { id: tie.id, label: tie.label },
+    tie: pieceOf(tie),
     colours: { ...values.colours, tie: tie.colours },
     question: { ...values.question, tie: tieEntries(tie) },
   };
@@ -203,15 +236,19 @@ export function withAim(values: AtHand, code: AimCode): AtHand {
   return { ...values, aim: code, question: { ...values.question, aim: aimOn(code, onBelt) } };
 }
 
+/** What is not kept yet has no id of its own. */
+function pieceOf({ id, label, draft }: Pick<ShirtRecord, 'id' | 'label' | 'draft'>): Piece {
+  return { id: id === '' ? null : id, label, draft };
+}
+
+/** A measure that was never taken is an empty field, and is estimated. */
 function clientEntries(client: KnownClient): QuestionEntries['client'] {
-  const { heightMm, neckMm, ...rest } = client;
-  // A measure that was never taken is an empty field, which says so; only the front drop can be done without.
-  return { ...rest, heightMm: heightMm ?? '', neckMm: neckMm ?? '' };
+  return { ...client };
 }
 
 function shirtEntries(shirt: PlanRequest['shirt']): QuestionEntries['shirt'] {
-  const { collarPointMm, collarSpreadMm, tieSpaceMm, collarAllowanceMm, buttonsMm, pointsHeld } = shirt;
-  return { collarPointMm, collarSpreadMm, tieSpaceMm, collarAllowanceMm, buttonsMm, pointsHeld };
+  const { collarPointMm, collarSpreadMm, tieSpaceMm, collarAllowanceMm, standMm, buttonsMm, pointsHeld } = shirt;
+  return { collarPointMm, collarSpreadMm, tieSpaceMm, collarAllowanceMm, standMm, buttonsMm, pointsHeld };
 }
 
 function jacketEntries({

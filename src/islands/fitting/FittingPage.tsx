@@ -7,24 +7,25 @@ import { OutageNotice } from '../ui/OutageNotice.tsx';
 import { fittingQuery } from '../wire/queries.ts';
 import { WithGiven } from '../wire/WithGiven.tsx';
 import { FittingTable } from './FittingTable.tsx';
+import { stageIn } from './stages.ts';
 
 interface FittingPageProps {
   readonly given: Given;
-  /** A client that was asked for by address. */
-  readonly asked?: string | null;
+  /** What the page's address says of the fitting. */
+  readonly address?: string;
   /** A saved fitting; a new one without it. */
   readonly fittingId?: string;
 }
 
 /** A fitting: a new one, or one that was saved. */
-export function FittingPage({ given, asked, fittingId }: FittingPageProps) {
+export function FittingPage({ given, address, fittingId }: FittingPageProps) {
   return (
     <WithGiven given={given}>
       {fittingId ? (
         <SavedFitting id={fittingId} />
       ) : (
-        <AtHandProvider asked={asked}>
-          <FittingTable />
+        <AtHandProvider address={address}>
+          <FittingTable begin={stageIn(new URLSearchParams(address))} />
         </AtHandProvider>
       )}
     </WithGiven>
@@ -36,7 +37,7 @@ function SavedFitting({ id }: { readonly id: string }) {
   if (data) {
     return (
       <AtHandProvider opened={data}>
-        <FittingTable />
+        <FittingTable begin="choose" />
       </AtHandProvider>
     );
   }

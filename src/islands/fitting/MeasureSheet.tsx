@@ -1,8 +1,8 @@
 import { type ReactNode, useState } from 'react';
 import { planClient } from '../../contract/records/asWorn.ts';
-import { longestNote } from '../../contract/records/kinds/kindOf.ts';
 import type { ClientRecord } from '../../contract/records/records.ts';
 import { frontDropOf, type Taking } from '../../core/body/frontDrop.ts';
+import { usualStandMm } from '../../core/collar/hides.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import { buttoningPoint } from '../../core/jacket/opening.ts';
 import { type Measure, measures } from '../../core/measures/measures.ts';
@@ -19,6 +19,7 @@ import { SelectField } from '../ui/SelectField.tsx';
 import { Switch } from '../ui/Switch.tsx';
 import { SwitchField } from '../ui/SwitchField.tsx';
 import { Tabs } from '../ui/Tabs.tsx';
+import { isRecorded, KeepInRecord } from './KeepInRecord.tsx';
 
 const labels: Readonly<Record<PieceCode, string>> = { client: 'Client', shirt: 'Shirt', jacket: 'Jacket', tie: 'Tie', aim: 'Aim' };
 
@@ -69,7 +70,6 @@ function ClientSheet() {
           { key: 'left', label: 'left' },
         ]}
       />
-      <NoteField />
       {client && <AboutClient client={client} />}
       <p className="pt-2 text-note text-soft">
         Snug is a look, not a pressure: leave one finger’s room at the throat. Ask before you dress a client; stop at any discomfort.
@@ -82,7 +82,7 @@ function ShirtSheet() {
   const { units } = useAsked();
   return (
     <>
-      <Lengths piece="shirt" keys={['collarSpreadMm', 'collarPointMm', 'tieSpaceMm', 'collarAllowanceMm']} />
+      <Lengths piece="shirt" keys={['collarSpreadMm', 'collarPointMm', 'tieSpaceMm', 'standMm', 'collarAllowanceMm']} />
       <ButtonsField name="question.shirt.buttonsMm" units={units} />
     </>
   );
@@ -126,6 +126,9 @@ function AimSheet() {
   );
 }
 
+/** What may stay empty, and is then estimated. */
+const optional: ReadonlySet<string> = new Set(['heightMm', 'neckMm', 'buttoningMm', 'standMm']);
+
 interface LengthsProps {
   readonly piece: PieceCode;
   readonly keys: readonly string[];
@@ -144,9 +147,10 @@ function Lengths({ piece, keys }: LengthsProps) {
           name={`question.${piece}.${key}`}
           measure={measure}
           units={atHand.units}
-          optional={key === 'buttoningMm'}
+          optional={optional.has(key)}
           estimatedMm={estimateOf(atHand.request, piece, key)}
           recordedMm={recorded?.[key]}
+          offer={offerOf(atHand, piece, key)}
         />
       )
     );
@@ -166,15 +170,30 @@ function FrontDrop() {
       onEdit={() => how.onChange('tape')}
       estimatedMm={frontDropOf({ ...atHand.request.client, frontDropMm: null }).meanMm}
       recordedMm={recordOf(atHand, 'client')?.['frontDropMm']}
+      offer={offerOf(atHand, 'client', 'frontDropMm')}
     />
   );
 }
 
 function estimateOf({ jacket, client, ...request }: PlanRequest, piece: PieceCode, key: string): number | undefined {
+  if (key === 'standMm') return request.shirt.standMm ?? usualStandMm;
   if (key === 'buttoningMm') return jacket ? buttoningPoint({ ...jacket, buttoningMm: null }, frontDropOf(client).meanMm) : undefined;
   const part = { ...request, jacket, client }[piece] as Readonly<Record<string, unknown>> | null;
   const value = part?.[key];
   return typeof value === 'number' ? value : undefined;
+}
+
+/** To keep a measure that was taken here where it is on record. */
+function offerOf({ values, wardrobe, client }: StandsAtHand, piece: PieceCode, key: string): ReactNode {
+  if (!isRecorded(piece)) return null;
+  const record = {
+    client,
+    shirt: wardrobe.shirts.find(({ id }) => id === values.shirt.id),
+    jacket: wardrobe.jackets.find(({ id }) => id === values.jacket?.id),
+    tie: wardrobe.ties.find(({ id }) => id === values.tie.id),
+  }[piece];
+  const mm = (values.question[piece] as Readonly<Record<string, unknown>> | null)?.[key];
+  return record && typeof mm === 'number' && <KeepInRecord piece={piece} record={record as never} measure={key} mm={mm} />;
 }
 
 /** What is on record of a piece, to show what was changed from it here. */
@@ -221,26 +240,6 @@ function AboutClient({ client }: { readonly client: ClientRecord }) {
       </p>
       {note && <p className="pt-1">{note}</p>}
     </div>
-  );
-}
-
-function NoteField() {
-  const { value, onChange } = useEntry<string>('note');
-  return (
-    <label className="block pt-1 text-note text-soft">
-      Note for this fitting
-      <textarea
-        rows={2}
-        className="mt-0.5 block w-full resize-none border-b-2 border-set/40 bg-transparent text-[0.95rem] leading-snug text-set focus:border-set"
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-      />
-      {value.length > longestNote && (
-        <span className="text-outside">
-          A note holds {longestNote} characters at most; this one has {value.length}.
-        </span>
-      )}
-    </label>
   );
 }
 

@@ -106,7 +106,7 @@ export function KnotMap({ knots, axes, zone, chosen, marked, colour, frame, pict
         aria-activedescendant={chosen && placed.some(({ knot }) => knot.code === chosen) ? idOf(chosen) : undefined}
         onKeyDown={onKeyDown}
       >
-        <svg ref={svg} viewBox={`0 0 ${width} ${height}`} className="block w-full touch-none" aria-hidden={false} role="presentation">
+        <svg ref={svg} viewBox={`0 0 ${width} ${height}`} className="block w-full touch-none" role="presentation">
           <KnotsPlaced
             width={width}
             height={height}

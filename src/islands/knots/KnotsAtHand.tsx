@@ -2,9 +2,9 @@ import { type ReactNode, useMemo } from 'react';
 import type { Given } from '../../contract/given.ts';
 import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { AtHandProvider } from '../atHand/AtHandProvider.tsx';
-import { keepAtHand } from '../atHand/kept.ts';
 import { Sentence } from '../atHand/Sentence.tsx';
 import { useAsked } from '../atHand/useAtHand.ts';
+import { useTakeToFitting } from '../atHand/useTakeToFitting.ts';
 import { type DrawnColours, drawnColours } from '../seen/dressed.ts';
 import { ViewSwitch } from '../ui/Moves.tsx';
 import { useStudioNames } from '../wire/useKnotTitles.ts';
@@ -45,12 +45,9 @@ function Mapped({ lay, children }: Omit<KnotsAtHandProps, 'given'>) {
 
 /** Takes a knot to the fitting. */
 export function useInFitting(): (moves: string) => void {
-  const { store } = useAsked();
-  return (moves) => {
-    const now = store.get();
-    keepAtHand({ ...now, knot: moves, question: { ...now.question, search: { ...now.question.search, also: [moves] } } });
-    location.assign('/');
-  };
+  const take = useTakeToFitting();
+  return (moves) =>
+    take((now) => ({ ...now, knot: moves, question: { ...now.question, search: { ...now.question.search, also: [moves] } } }));
 }
 
 /** What everything worn at hand is drawn in. */

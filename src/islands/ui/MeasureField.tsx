@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { type ReactNode, useId, useState } from 'react';
 import type { Measure } from '../../core/measures/measures.ts';
 import { type Fineness, formatFigure, type LengthUnit, mmPerInch, parseLength, unitLabel } from '../../core/units/length.ts';
 import { HowTo, type HowToProps } from '../../drawing/howto/HowTo.tsx';
@@ -14,6 +14,8 @@ interface MeasureFieldProps {
   readonly recordedMm?: number | null | undefined;
   /** Whether an empty field means “not measured”. */
   readonly optional?: boolean;
+  /** What can be done with a value that is not the recorded one. */
+  readonly offer?: ReactNode;
   /** Told whenever a hand changes it. */
   readonly onEdit?: () => void;
   /** Where the tape lies, drawn beside the label. */
@@ -21,7 +23,17 @@ interface MeasureFieldProps {
 }
 
 /** The field for lengths. It reads every notation, writes the reader's unit, and shows its fault beside it. */
-export function MeasureField({ name, measure, units, estimatedMm, recordedMm, optional = false, onEdit, sketch }: MeasureFieldProps) {
+export function MeasureField({
+  name,
+  measure,
+  units,
+  estimatedMm,
+  recordedMm,
+  optional = false,
+  offer,
+  onEdit,
+  sketch,
+}: MeasureFieldProps) {
   const { value: entry, fault, onChange: set } = useEntry<LengthEntry | undefined>(name);
   const onChange = (next: LengthEntry) => {
     set(next);
@@ -82,7 +94,9 @@ export function MeasureField({ name, measure, units, estimatedMm, recordedMm, op
         {fault ? (
           <span className="text-outside">{fault}</span>
         ) : changed ? (
-          <span className="text-soft">On record: {recorded}</span>
+          <span className="flex flex-wrap items-baseline gap-x-2 text-soft">
+            On record: {recorded} {typeof entry === 'number' && offer}
+          </span>
         ) : (
           <span className="sr-only">{measure.how}</span>
         )}

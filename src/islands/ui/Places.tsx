@@ -2,9 +2,7 @@ const places = [
   { path: '/', label: 'Fitting' },
   { path: '/clients', label: 'Clients' },
   { path: '/wardrobe', label: 'Wardrobe' },
-  { path: '/choose-a-tie', label: 'Choose a tie' },
   { path: '/knots', label: 'Knots' },
-  { path: '/buying-brief', label: 'Buying brief' },
   { path: '/fittings', label: 'Past fittings' },
   { path: '/people', label: 'People' },
   { path: '/import-export', label: 'Import and export' },
@@ -15,7 +13,7 @@ export type Place = (typeof places)[number]['path'];
 /** The ways between the views. */
 export function Places({ here }: { readonly here?: Place }) {
   return (
-    <ul className="flex flex-wrap gap-x-2.5 text-[0.9rem]">
+    <ul className="flex flex-wrap gap-x-2.5 text-[0.9rem] lg:max-xl:gap-x-2 lg:max-xl:text-[0.82rem]">
       {places.map(({ path, label }) => (
         <li key={path}>
           {path === here ? (

@@ -16,7 +16,7 @@ export function SelectField({ name, label, choices, none, onSelect }: SelectFiel
   const { value, fault, onChange } = useEntry<string | null>(name);
   const id = useId();
   return (
-    <div className="grid grid-cols-[minmax(4.5rem,1fr)_minmax(0,10.5rem)] items-center gap-2 border-b border-faint py-1">
+    <div className="grid grid-cols-[minmax(4.5rem,1fr)_minmax(0,15rem)] items-center gap-2 border-b border-faint py-1">
       <label htmlFor={id}>{label}</label>
       <select
         id={id}

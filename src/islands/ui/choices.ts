@@ -16,7 +16,7 @@ export interface ChooserProps {
 
 /** How the word looks that the list hangs from. */
 export const chooserWord =
-  'flex min-h-9 max-w-38 2xl:max-w-60 min-w-0 cursor-pointer items-center gap-1 border-b-2 border-set/40 px-0.5 text-left leading-tight font-medium text-set hover:border-set';
+  'flex min-h-9 max-w-full min-w-24 cursor-pointer items-center gap-1 border-b-2 border-set/40 px-0.5 text-left leading-tight font-medium text-set hover:border-set';
 
 /** What is shown of the choice made, which need not be among those offered just now. */
 export function chosenText({ groups, value, placeholder }: Pick<ChooserProps, 'groups' | 'value' | 'placeholder'>): string {

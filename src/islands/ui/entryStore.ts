@@ -12,6 +12,13 @@ interface Held<T> {
   readonly entries: T;
 }
 
+/** The ways back and on from what is entered now. */
+export interface Steps<T> {
+  readonly past: readonly T[];
+  readonly future: readonly T[];
+}
+const noSteps = { past: [], future: [] };
+
 export type EntryStore<T extends object> = ReturnType<typeof createEntryStore<T>>;
 
 /** Holds all that is entered in one place, with every step of it. `clock` gives milliseconds. */
@@ -36,11 +43,19 @@ export function createEntryStore<T extends object>(initial: T, clock: () => numb
     /** Changes anything, as one step. */
     change: (next: (now: T) => T) => write(next(get())),
     set: (path: string, value: unknown) => write(withValueAt(get(), path, value)),
-    /** Begins from something else: there is nothing to undo in it yet. */
-    begin: (entries: T) => {
+    /** Begins from something else: there is nothing to undo in it yet, but for the steps that led to it, if any are known. */
+    begin: (entries: T, { past, future }: Steps<T> = noSteps) => {
       last = undefined;
       store.setState({ entries });
       steps.clear();
+      const held = (all: readonly T[]) => all.map((each) => ({ entries: each }));
+      store.temporal.setState({ pastStates: held(past), futureStates: held(future) });
+    },
+    /** The steps that led here, oldest first, and those that were undone. */
+    steps: (): Steps<T> => {
+      const { pastStates, futureStates } = store.temporal.getState();
+      const known = (all: readonly Partial<Held<T>>[]) => all.flatMap(({ entries }) => (entries ? [entries] : []));
+      return { past: known(pastStates), future: known(futureStates) };
     },
     undo: () => {
       last = undefined;

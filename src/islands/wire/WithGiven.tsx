@@ -1,5 +1,5 @@
 import { QueryClientProvider } from '@tanstack/react-query';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { answerKeys } from '../../contract/answerKeys.ts';
 import type { Given } from '../../contract/given.ts';
 import { PreferencesProvider } from '../device/preferences.tsx';
@@ -13,6 +13,19 @@ export function WithGiven({ given, children }: { readonly given: Given; readonly
     if (given.studio) client.setQueryData(answerKeys.studio(), given.studio);
     return client;
   });
+  // Gone back to, a page stands as it was left, or as it was first sent: what was changed elsewhere meanwhile is asked for.
+  useEffect(() => {
+    const anew = () => void queries.invalidateQueries();
+    const isBack = (performance.getEntriesByType('navigation') as PerformanceNavigationTiming[]).some(
+      ({ type }) => type === 'back_forward',
+    );
+    if (isBack) anew();
+    const shown = ({ persisted }: PageTransitionEvent) => {
+      if (persisted) anew();
+    };
+    addEventListener('pageshow', shown);
+    return () => removeEventListener('pageshow', shown);
+  }, [queries]);
   return (
     <PreferencesProvider initial={given.preferences}>
       <QueryClientProvider client={queries}>{children}</QueryClientProvider>

@@ -3,6 +3,7 @@ import { answerKeys, type ListWanted } from '../../contract/answerKeys.ts';
 import type { ExchangeFile, ImportReport } from '../../contract/exchange/report.ts';
 import type { Fitting, FittingDraft, FittingSummary } from '../../contract/fitting.ts';
 import type { Kind, Page, RecordOf, StudioSeen, Wardrobe } from '../../contract/records/records.ts';
+import type { WalkIn } from '../../contract/walkIn.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { ask, Outage } from './http.ts';
 
@@ -57,6 +58,11 @@ export function recordQuery<K extends Kind>(kind: K, id: string) {
 export function keepRecord<K extends Kind>(kind: K, record: RecordOf[K], units: LengthUnit): Promise<RecordOf[K]> {
   const isNew = record.version === 0;
   return ask(`/api/${kind}${isNew ? '' : `/${record.id}`}?units=${units}`, { method: isNew ? 'POST' : 'PUT', body: record });
+}
+
+/** Adds a new client with what they wear; answers with their wardrobe. */
+export function addWalkIn(walkIn: WalkIn, units: LengthUnit): Promise<Wardrobe> {
+  return ask(`/api/walk-ins?units=${units}`, { method: 'POST', body: walkIn });
 }
 
 export const fittingsQuery = queryOptions({ queryKey: answerKeys.fittings(), queryFn: () => ask<FittingSummary[]>('/api/fittings') });

@@ -1,38 +1,39 @@
-import { useMemo, useState } from 'react';
-import type { Frame, KnotPlan, PlanRequest } from '../../../core/index.ts';
+import { type ReactNode, useMemo, useState } from 'react';
+import type { KnotPlan, PlanRequest } from '../../../core/index.ts';
 import { mannerCodes, manners } from '../../../core/knot/manners.ts';
+import { chanceInWords } from '../../../core/plan/chance.ts';
 import { formatFigure, type LengthUnit, roughly, unitLabel } from '../../../core/units/length.ts';
 import { KnotSilhouette } from '../../../drawing/knot/KnotSilhouette.tsx';
 import type { KnotPicture } from '../../../drawing/knot/picture.ts';
+import { useAsked } from '../../atHand/useAtHand.ts';
 import { useKnotPictures } from '../../seen/useKnotPictures.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Moves, MovesKey } from '../../ui/Moves.tsx';
-import { ReasonList, VerdictMark } from '../../ui/ReasonList.tsx';
 import { Switch } from '../../ui/Switch.tsx';
 import { useKnotTitle } from '../../wire/useKnotTitles.ts';
+import { CollarShare } from './CollarShare.tsx';
 import { familiesOf, type RankedFamily } from './families.ts';
-
-type Search = PlanRequest['search'];
 
 interface KnotRankingProps {
   /** Best first. */
   readonly knots: readonly KnotPlan[];
   readonly chosen: KnotPlan;
-  readonly search: Search;
-  readonly frame: Frame;
   readonly units: LengthUnit;
   readonly colour: string;
   readonly onChoose: (moves: string) => void;
-  readonly onSearch: (changed: Partial<Search>) => void;
 }
 
-/** The knots, best match first, each with its reasons; those that won't work last, saying why. */
-export function KnotRanking({ knots, chosen, search, frame, units, colour, onChoose, onSearch }: KnotRankingProps) {
+type Search = PlanRequest['search'];
+
+/** The knots, best match first, each in one line; those that won't work last, saying so. */
+export function KnotRanking({ knots, chosen, units, colour, onChoose }: KnotRankingProps) {
+  const { store, values } = useAsked();
+  const { search } = values.question;
+  const onSearch = (changed: Partial<Search>) => store.set('question.search', { ...search, ...changed });
   const pictureOf = useKnotPictures(colour);
   const families = useMemo(() => familiesOf(knots), [knots]);
-  const line = { frame, units, colour, pictureOf, chosen: chosen.moves, onChoose };
+  const line = { units, colour, pictureOf, chosen: chosen.moves, onChoose };
   return (
-    <section aria-label="Knots" className="flex min-h-0 flex-col">
+    <section aria-label="Knots" className="flex min-h-0 grow flex-col">
       <div className="flex items-end justify-between border-b border-line pb-1">
         <h2 className="text-lg font-medium">Knots</h2>
         <select
@@ -58,14 +59,13 @@ export function KnotRanking({ knots, chosen, search, frame, units, colour, onCho
           onChange={(which) => onSearch({ knots: which })}
         />
       </div>
-      <MovesKey frame={frame} small />
-      <p className="pb-0.5 text-note leading-snug text-soft">
-        Figures: where to set the {search.manner === 'narrow' ? 'blade tip' : search.manner === 'any' ? 'tip' : 'tail tip'},{' '}
-        {unitLabel(units)}; part of the collar edge the knot covers, best 22–33%.
+      <p className="flex justify-between gap-2 pr-2 text-note text-soft">
+        <span>Share of the collar edge: best 22–33%</span>
+        <span>set at, {unitLabel(units)}</span>
       </p>
       <div role="radiogroup" aria-label="Knots, best match first" className="min-h-0 grow overflow-y-auto">
-        {families.map((family) => (
-          <Family key={family.first.moves} family={family} {...line} />
+        {families.map((family, i) => (
+          <Family key={family.first.moves} family={family} place={i + 1} {...line} />
         ))}
       </div>
     </section>
@@ -73,7 +73,6 @@ export function KnotRanking({ knots, chosen, search, frame, units, colour, onCho
 }
 
 interface LineProps {
-  readonly frame: Frame;
   readonly units: LengthUnit;
   readonly colour: string;
   readonly pictureOf: (moves: string) => KnotPicture | undefined;
@@ -82,82 +81,71 @@ interface LineProps {
 }
 
 /** One name with its best path; the others stand behind it until they are asked for. */
-function Family({ family: { first, variants }, ...line }: LineProps & { readonly family: RankedFamily }) {
+function Family({ family: { first, variants }, place, ...line }: LineProps & { readonly family: RankedFamily; readonly place: number }) {
   const [asked, setAsked] = useState(false);
   const chosenVariant = variants.find(({ moves }) => moves === line.chosen);
   const shown = asked ? variants : chosenVariant ? [chosenVariant] : [];
   return (
     <>
-      <KnotLine knot={first} {...line} />
+      <KnotLine knot={first} place={place} {...line}>
+        {variants.length > 0 && (
+          <Button look="text" className="min-h-6 text-note" aria-expanded={asked} onClick={() => setAsked(!asked)}>
+            {asked ? 'hide' : `${variants.length} more`}
+            <span className="sr-only"> ways to tie it</span>
+          </Button>
+        )}
+      </KnotLine>
       {shown.map((knot) => (
         <KnotLine key={knot.moves} knot={knot} {...line} />
       ))}
-      {variants.length > 0 && (
-        <Button look="text" className="ml-8 text-note" aria-expanded={asked} onClick={() => setAsked(!asked)}>
-          {asked ? 'Hide variants' : variants.length === 1 ? '1 variant' : `${variants.length} variants`}
-        </Button>
-      )}
     </>
   );
 }
 
-function KnotLine({ knot, frame, units, colour, pictureOf, chosen, onChoose }: LineProps & { readonly knot: KnotPlan }) {
+interface KnotLineProps extends LineProps {
+  readonly knot: KnotPlan;
+  /** Among the names of the list; variants have none of their own. */
+  readonly place?: number;
+  readonly children?: ReactNode;
+}
+
+function KnotLine({ knot, place, units, colour, pictureOf, chosen, onChoose, children }: KnotLineProps) {
+  const { frame } = useAsked();
   const title = useKnotTitle()(knot);
-  const isChosen = knot.moves === chosen;
   const { set } = knot.start;
   return (
     <div
       data-knot={knot.moves}
       data-rank={knot.rank}
-      className="border-b border-faint py-1 pr-2 outline-offset-[-3px] hover:bg-white/60 has-checked:bg-white has-focus-visible:outline-3 has-focus-visible:outline-set"
+      className="relative flex items-center border-b border-faint pr-2 outline-offset-[-3px] hover:bg-white/60 has-checked:bg-white has-focus-visible:outline-3 has-focus-visible:outline-set"
     >
-      <label className="block cursor-pointer">
+      <label className="grid min-h-12 min-w-0 grow cursor-pointer grid-cols-[1.4rem_2.6rem_minmax(0,1fr)_auto] items-center gap-x-2">
         <input
           type="radio"
           name="knot"
           className="sr-only"
           aria-label={title}
-          checked={isChosen}
+          checked={knot.moves === chosen}
           onChange={() => onChoose(knot.moves)}
           // The best match may be pressed to keep it, whatever is best later.
           onClick={() => onChoose(knot.moves)}
         />
-        <span className="grid grid-cols-[1.6rem_auto_1fr_auto] items-center gap-2">
-          <span className="figures text-right text-soft">{knot.rank}</span>
-          <KnotSilhouette word={knot.moves} shape={knot.shape} frame={frame} colour={colour} picture={pictureOf(knot.moves)} />
-          <span className="min-w-0 leading-tight">
-            <span className="line-clamp-2 text-lg leading-5 font-medium">{title}</span>
-            <Moves of={knot.moves} frame={frame} className="block text-note text-soft" />
-          </span>
-          <span className="text-right leading-tight">
-            {knot.feasible ? (
-              <span className="figures block text-xl text-follows">{formatFigure(roughly(set.dropMm, units), units)}</span>
-            ) : (
-              <span className="block text-note text-outside">won’t work</span>
-            )}
-            <span className="figures block text-note text-soft">{Math.round(knot.collar.fill * 100)}%</span>
-          </span>
+        <span className="figures text-right text-soft">{place}</span>
+        <KnotSilhouette word={knot.moves} shape={knot.shape} frame={frame} colour={colour} picture={pictureOf(knot.moves)} />
+        <span className="min-w-0 leading-tight">
+          <span className="block text-lg leading-5 font-medium">{title}</span>
+          <CollarShare fill={knot.collar.fill} />
         </span>
-        {!isChosen && <Telling knot={knot} />}
+        {knot.feasible ? (
+          <span className="text-right leading-tight">
+            <span className="figures block text-xl text-follows">{formatFigure(roughly(set.dropMm, units), units)}</span>
+            <span className="block text-note whitespace-nowrap text-soft">{chanceInWords(knot.tip.inBandProbability)}</span>
+          </span>
+        ) : (
+          <span className="text-note text-outside">won’t work</span>
+        )}
       </label>
-      {isChosen && (
-        <div className="pl-8">
-          <ReasonList reasons={knot.reasons} />
-        </div>
-      )}
+      {children && <div className="absolute right-20 bottom-0">{children}</div>}
     </div>
-  );
-}
-
-/** In one glance: what counts most against it, or else for it. */
-function Telling({ knot }: { readonly knot: KnotPlan }) {
-  const reason =
-    knot.reasons.find(({ verdict }) => verdict === 'poor') ?? knot.reasons.find(({ verdict }) => verdict === 'fair') ?? knot.reasons[0];
-  if (!reason) return null;
-  return (
-    <span className="flex gap-1.5 pl-8 text-note text-soft">
-      <VerdictMark verdict={reason.verdict} />
-      <span className="line-clamp-1">{reason.text}</span>
-    </span>
   );
 }

@@ -26,26 +26,26 @@ export function StartReadout({ knot, gapMm, units, stale }: StartReadoutProps) {
     .toSorted((a, b) => Math.abs(a.offsetMm) - Math.abs(b.offsetMm));
   return (
     <section aria-label="Start" aria-live="polite" className={stale ? 'opacity-50' : ''}>
-      <h2 className="text-lg leading-tight font-medium">Set the {set.end} tip at</h2>
-      <div className="flex items-center gap-4">
+      <h2 className="text-2xl leading-tight font-medium">Set the {set.end} tip at</h2>
+      <div className="flex flex-wrap items-center gap-x-8 gap-y-2">
         <div className="shrink-0 text-follows">
           <p className="figures-alone flex items-baseline gap-1.5 text-start" data-testid="start">
-            {formatFigure(roughly(set.dropMm, units), units)} <span className="text-2xl">{unitLabel(units)}</span>
+            {formatFigure(roughly(set.dropMm, units), units)} <span className="text-4xl">{unitLabel(units)}</span>
           </p>
-          <p className="pt-1 text-[0.95rem] leading-snug text-ink">below the collar button</p>
+          <p className="pt-1 text-xl leading-snug text-ink">below the collar button</p>
           <details className="text-note text-soft">
             <summary className="flex min-h-6 cursor-pointer items-center text-set">Exact</summary>
             <span data-testid="start-exact">{formatLength(set.dropMm, units)}</span>
           </details>
         </div>
-        <ul className="space-y-1 text-[0.95rem] leading-snug text-follows">
+        <ul className="space-y-2 text-xl leading-snug text-follows">
           {nearest.map((landmark) => (
             <li key={landmark.name}>{beside(landmark, units)}</li>
           ))}
           <li>{otherEnd(start, units)}</li>
         </ul>
       </div>
-      <p className="pt-1 text-note text-soft">
+      <p className="pt-2 text-lg leading-snug text-soft">
         {startSeam(properties)} {crossedReading(start, gapMm, units)} Blade tip should end {tipSpan(tip, units)} below the collar button (2
         times in 3).
       </p>

@@ -29,7 +29,7 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
     },
   ],
   shirts: [
-    { title: 'Shirt', keys: ['label', 'clientId', 'note'] },
+    { title: 'Shirt', keys: ['label', 'clientId', 'draft', 'note'] },
     {
       title: 'Collar',
       keys: ['collarStyle', 'collarSpreadMm', 'collarPointMm', 'tieSpaceMm', 'standMm', 'collarAllowanceMm', 'buttonsMm'],
@@ -38,12 +38,12 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
     { title: 'Fabric', keys: ['colour', 'pattern', 'secondColour'] },
   ],
   jackets: [
-    { title: 'Jacket', keys: ['label', 'clientId', 'note'] },
+    { title: 'Jacket', keys: ['label', 'clientId', 'draft', 'note'] },
     { title: 'Fronts', keys: ['lapelMm', 'lapelKind', 'cut', 'buttoningMm', 'worn', 'waistcoat'] },
     { title: 'Fabric', keys: ['colour'] },
   ],
   ties: [
-    { title: 'Tie', keys: ['label', 'clientId', 'state', 'outWith', 'note'] },
+    { title: 'Tie', keys: ['label', 'clientId', 'draft', 'state', 'outWith', 'note'] },
     { title: 'Measures', keys: ['lengthMm', 'bladeMm', 'thicknessMm', 'neckMm', 'neckAtMm', 'tailMm', 'keeperMm', 'profile'] },
     { title: 'Fabric', keys: ['fabric', 'pattern', 'colours', 'construction', 'ends'] },
   ],
@@ -54,7 +54,7 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
   namings: [{ title: 'Knot', keys: ['label', 'word', 'note'] }],
   outfits: [
     { title: 'Occasion', keys: ['label', 'occasion', 'dressRule', 'note'] },
-    { title: 'Pieces', keys: ['shirtId', 'jacketId', 'squareId'] },
+    { title: 'Pieces', keys: ['shirtId', 'jacketId', 'tieId', 'knot', 'squareId'] },
     {
       title: 'Trousers',
       keys: ['beltLineMm', 'beltHeightMm'],

@@ -26,7 +26,7 @@ export function useKeeping<K extends Kind>(kind: K, units: LengthUnit, onKept: (
     onSuccess: async (kept) => {
       setTheirs(undefined);
       onKept(kept);
-      await queries.invalidateQueries({ queryKey: [kind] });
+      await Promise.all([queries.invalidateQueries({ queryKey: [kind] }), queries.invalidateQueries({ queryKey: ['wardrobe'] })]);
     },
     onError: (error) => {
       if (error instanceof Refusal && error.code === changedInBetween) setTheirs(error.current as RecordOf[K]);

@@ -1,10 +1,10 @@
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import type { Given } from '../../../../contract/given.ts';
 import { AtHandProvider } from '../../../atHand/AtHandProvider.tsx';
-import { keepAtHand } from '../../../atHand/kept.ts';
 import { outfitAtHand } from '../../../atHand/question.ts';
 import { Sentence } from '../../../atHand/Sentence.tsx';
 import { useAsked } from '../../../atHand/useAtHand.ts';
+import { useTakeToFitting } from '../../../atHand/useTakeToFitting.ts';
 import { withTie } from '../../../atHand/values.ts';
 import { Button, Link } from '../../../ui/Button.tsx';
 import { Switch } from '../../../ui/Switch.tsx';
@@ -26,7 +26,7 @@ export function ChooseTiePage({ given }: { readonly given: Given }) {
 }
 
 function Ranked() {
-  const { store, values, wardrobe, units } = useAsked();
+  const { values, wardrobe, units } = useAsked();
   // What follows from another outfit is drawn after the sentence says it: the hand is never kept waiting.
   const worn = useDeferredValue(values);
   const { question, colours } = worn;
@@ -39,11 +39,10 @@ function Ranked() {
   const onRail = useMemo(() => ranking.ranked.filter(({ id }) => byId.has(id)), [ranking.ranked, byId]);
   const chosen = onRail.find(({ id }) => id === chosenId) ?? onRail[0];
   const tie = chosen && byId.get(chosen.id);
+  const take = useTakeToFitting();
   const use = useCallback(() => {
-    if (!tie) return;
-    keepAtHand({ ...withTie(store.get(), tie), knot: null });
-    location.assign('/');
-  }, [store, tie]);
+    if (tie) take((now) => ({ ...withTie(now, tie), knot: null }));
+  }, [take, tie]);
 
   if (wardrobe.ties.length === 0) {
     return (

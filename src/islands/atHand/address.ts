@@ -1,0 +1,123 @@
+import { draftLabels, draftPiece, type PieceKind } from '../../contract/records/draftPieces.ts';
+import type { Wardrobe } from '../../contract/records/records.ts';
+import { formatKnot } from '../../core/knot/format.ts';
+import { parseKnot } from '../../core/knot/parse.ts';
+import { type AimCode, aims } from '../../core/plan/aims.ts';
+import { valueAt, withValueAt } from '../ui/paths.ts';
+import { isAtHand } from './kept.ts';
+import { type AtHand, freshAtHand, type GivenCode, givens, withAim, withJacket, withOutfit, withShirt, withTie } from './values.ts';
+
+/** Says in an address that nobody on record is dressed. */
+export const walkInAddress = 'walk-in';
+const none = 'none';
+
+/** The client an address asks for; `null` where it asks for nobody on record. */
+export function clientAsked(query: URLSearchParams): string | null {
+  const client = query.get('client');
+  return client === walkInAddress ? null : client;
+}
+
+/** Parts a list in an address. */
+const comma = '~';
+
+/**
+ * What stands at hand, as an address: client, pieces, aim and knot by name, and every measure that differs from what is
+ * kept of them, so that a colleague who opens it sees the same.
+ */
+export function addressOf(values: AtHand, wardrobe: Wardrobe): URLSearchParams {
+  const named = new URLSearchParams({ client: values.client.id ?? walkInAddress });
+  if (values.outfit?.id) named.set('outfit', values.outfit.id);
+  else {
+    named.set('shirt', values.shirt.id ?? values.shirt.label);
+    named.set('jacket', values.jacket ? (values.jacket.id ?? values.jacket.label) : none);
+  }
+  named.set('tie', values.tie.id ?? values.tie.label);
+  if (values.aim !== 'own') named.set('aim', values.aim);
+  if (values.given !== 'tie') named.set('given', values.given);
+  const base = named.size > 0 ? readPieces(named, wardrobe) : freshAtHand(wardrobe);
+  const differing = leaves(values.question).filter(([path, value]) => said(valueAt(base.question, path)) !== said(value));
+  for (const [path, value] of differing) named.set(path, said(value));
+  if (values.knot !== null) named.set('knot', values.knot.replaceAll(' ', '-'));
+  if (values.note !== '') named.set('note', values.note);
+  return named;
+}
+
+/** What an address says stands at hand; what it says of things that are not there, or not so, is passed over. */
+export function readAddress(query: URLSearchParams, wardrobe: Wardrobe): AtHand {
+  const base = readPieces(query, wardrobe);
+  const known = new Set(leaves(base.question).map(([path]) => path));
+  let values = base;
+  for (const [path, text] of query) {
+    if (!known.has(path)) continue;
+    const next = { ...values, question: withValueAt(values.question, path, unsaid(text, valueAt(base.question, path))) };
+    if (isAtHand(next)) values = next;
+  }
+  return { ...values, knot: knotIn(query.get('knot')) ?? (query.has('client') ? values.knot : null), note: query.get('note') ?? '' };
+}
+
+function readPieces(query: URLSearchParams, wardrobe: Wardrobe): AtHand {
+  const client = query.get('client') === walkInAddress ? null : wardrobe.client;
+  const fresh = freshAtHand({ ...wardrobe, client });
+  let values: AtHand = fresh;
+  const outfit = wardrobe.outfits.find(({ id }) => id === query.get('outfit'));
+  if (client && outfit) values = withOutfit(values, outfit, client, wardrobe);
+  const shirt = query.get('shirt');
+  if (shirt !== null) {
+    const record = pieceIn('shirts', shirt, wardrobe);
+    values = record ? withShirt(values, record) : { ...values, shirt: { id: null, label: shirt, draft: false } };
+  }
+  const jacket = query.get('jacket');
+  if (jacket === none) values = withJacket(values, null);
+  else if (jacket !== null) {
+    const record = pieceIn('jackets', jacket, wardrobe);
+    if (record) values = withJacket(values, record);
+  }
+  const tie = query.get('tie');
+  if (tie !== null) {
+    const record = pieceIn('ties', tie, wardrobe);
+    values = record ? withTie(values, record) : { ...values, tie: { id: null, label: tie, draft: false } };
+  }
+  const aim = query.get('aim');
+  if (aim !== null && Object.hasOwn(aims, aim)) values = withAim(values, aim as AimCode);
+  const given = query.get('given');
+  return { ...values, given: givens.some((each) => each === given) ? (given as GivenCode) : 'tie', told: null };
+}
+
+function pieceIn<K extends PieceKind>(kind: K, named: string, wardrobe: Wardrobe): Wardrobe[K][number] | undefined {
+  const record = (wardrobe[kind] as readonly Wardrobe[K][number][]).find(({ id }) => id === named);
+  if (record) return record;
+  return draftLabels(kind).includes(named) ? (draftPiece(kind, named, null, '') as Wardrobe[K][number]) : undefined;
+}
+
+/** Every single thing that a question says, by its path; lists are one thing. */
+function leaves(from: unknown, path = ''): (readonly [path: string, value: unknown])[] {
+  if (typeof from !== 'object' || from === null || Array.isArray(from)) return [[path, from]];
+  // Learnt values and a tie's widths stand in records, and go along with them.
+  return Object.entries(from).flatMap(([key, value]) =>
+    key === 'calibration' || key === 'profile' ? [] : leaves(value, path ? `${path}.${key}` : key),
+  );
+}
+
+function said(value: unknown): string {
+  return Array.isArray(value) ? value.join(comma) : value === null ? none : String(value);
+}
+
+/** Read as what stands there otherwise: numbers may be measures not taken, or text that is no length yet. */
+function unsaid(text: string, like: unknown): unknown {
+  if (Array.isArray(like)) {
+    const parts = text === '' ? [] : text.split(comma);
+    return parts.every((part) => part !== '' && Number.isFinite(Number(part))) ? parts.map(Number) : parts;
+  }
+  if (typeof like === 'boolean') return text === 'true';
+  if (text === none) return null;
+  return text !== '' && Number.isFinite(Number(text)) ? Number(text) : text;
+}
+
+function knotIn(text: string | null): string | undefined {
+  if (text === null) return undefined;
+  try {
+    return formatKnot(parseKnot(text.replaceAll('-', ' ')));
+  } catch {
+    return undefined;
+  }
+}

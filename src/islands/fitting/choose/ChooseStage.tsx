@@ -1,0 +1,118 @@
+import { useState } from 'react';
+import type { Advice, KnotPlan } from '../../../core/index.ts';
+import { CollarCloseUp } from '../../../drawing/wearer/CollarCloseUp.tsx';
+import { FrontFigure } from '../../../drawing/wearer/FrontFigure.tsx';
+import type { PieceCode } from '../../atHand/pieces.ts';
+import { useAsked } from '../../atHand/useAtHand.ts';
+import type { GivenCode } from '../../atHand/values.ts';
+import { Button } from '../../ui/Button.tsx';
+import { ViewSwitch } from '../../ui/Moves.tsx';
+import { Switch } from '../../ui/Switch.tsx';
+import type { DrawnFitting } from '../drawnFitting.ts';
+import { FrontDropHandle, LapelMeasure, SpreadMeasure } from '../handles.tsx';
+import { MeasureSheet } from '../MeasureSheet.tsx';
+import { Bolder } from './Bolder.tsx';
+import { HowSure } from './HowSure.tsx';
+import { KnotInHand } from './KnotInHand.tsx';
+import { KnotRanking } from './KnotRanking.tsx';
+import { TiesGiven } from './TiesGiven.tsx';
+
+interface ChooseStageProps {
+  readonly drawn: DrawnFitting;
+  /** Best first. */
+  readonly knots: readonly KnotPlan[];
+  readonly advice: readonly Advice[];
+  readonly piece: PieceCode;
+  readonly onPiece: (piece: PieceCode) => void;
+  readonly onChoose: (moves: string | null) => void;
+}
+
+const givenChoices: readonly { readonly key: GivenCode; readonly label: string }[] = [
+  { key: 'tie', label: 'this tie' },
+  { key: 'knot', label: 'this knot' },
+  { key: 'outfit', label: 'the outfit' },
+];
+
+/** Side sheets that a tablet shows one at a time. */
+type Drawer = 'none' | 'knots' | 'measures';
+
+/** The tie is in one hand and the collar in sight: which knot, why, and what it looks like there. */
+export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: ChooseStageProps) {
+  const { request, plan, view, picture, colours } = drawn;
+  const { store, values, frame, setView, units, stale } = useAsked();
+  /** A knot that is held is the one in hand, and is looked at whatever else is asked for. */
+  const give = (given: GivenCode) =>
+    store.change((now) =>
+      given === 'knot'
+        ? { ...now, given, knot: plan.moves, question: { ...now.question, search: { ...now.question.search, also: [plan.moves] } } }
+        : { ...now, given },
+    );
+  const [drawer, setDrawer] = useState<Drawer>('none');
+  const turn = (to: Drawer) => setDrawer(drawer === to ? 'none' : to);
+  const faded = stale ? 'opacity-50' : '';
+  const side = (which: Drawer) => (drawer === which ? 'lg:max-xl:flex' : 'lg:max-xl:hidden');
+  return (
+    <main className="grid min-h-0 grow gap-x-5 px-5 pt-2 md:grid-cols-2 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)_auto] lg:grid-rows-[minmax(0,1fr)] xl:grid-cols-[13.5rem_16rem_minmax(0,1fr)_23rem] min-[105rem]:grid-cols-[16rem_30rem_minmax(0,1fr)_27rem]">
+      <div className={`flex min-h-0 flex-col max-lg:order-4 lg:max-xl:order-3 lg:max-xl:w-72 ${side('measures')}`}>
+        <MeasureSheet piece={piece} onTurnTo={onPiece} />
+      </div>
+      <section aria-label="Front" className={`flex min-h-0 flex-col max-lg:order-2 ${faded}`}>
+        <div className="flex justify-between border-b border-line pb-1">
+          <ViewSwitch frame={frame} onView={setView} />
+        </div>
+        <FrontFigure
+          id="front"
+          request={request}
+          plan={plan}
+          view={view}
+          picture={picture}
+          {...colours}
+          stage="tied"
+          className="overflow-visible h-[30rem] w-full lg:h-auto lg:min-h-60 lg:grow"
+        >
+          {request.jacket && <LapelMeasure request={request} />}
+          <FrontDropHandle request={request} />
+        </FrontFigure>
+        <div className="hidden gap-2 pb-2 lg:max-xl:flex">
+          <Button look="other" aria-expanded={drawer === 'knots'} onClick={() => turn('knots')}>
+            Knots ({knots.length})
+          </Button>
+          <Button look="other" aria-expanded={drawer === 'measures'} onClick={() => turn('measures')}>
+            Measures
+          </Button>
+        </div>
+      </section>
+      <section aria-label="Collar and knot" className={`flex min-h-0 flex-col max-lg:order-1 ${faded}`}>
+        <KnotInHand knot={plan} advice={advice} isBest={plan.moves === knots[0]?.moves} frame={frame} onBest={() => onChoose(null)}>
+          <CollarCloseUp
+            id="near"
+            request={request}
+            plan={plan}
+            view={view}
+            picture={picture}
+            {...colours}
+            className="h-80 w-full lg:h-auto lg:min-h-52 lg:grow"
+          >
+            <SpreadMeasure request={request} />
+          </CollarCloseUp>
+          <Bolder knots={knots} chosen={plan} units={units} onChoose={onChoose} />
+        </KnotInHand>
+      </section>
+      <div className={`flex min-h-0 flex-col max-lg:order-3 lg:max-xl:w-80 ${side('knots')}`}>
+        <div className="flex items-baseline gap-x-2">
+          <span aria-hidden className="text-note text-soft">
+            Given
+          </span>
+          <Switch label="Given" small value={values.given} choices={givenChoices} onChange={give} />
+          <span className="text-note text-soft">find {values.given === 'tie' ? 'the knot' : 'the tie'}</span>
+        </div>
+        {values.given === 'tie' && (
+          <KnotRanking knots={knots} chosen={plan} units={units} colour={colours.cloth.colours[0] ?? ''} onChoose={onChoose} />
+        )}
+        {values.given === 'knot' && <TiesGiven knot={plan.moves} />}
+        {values.given === 'outfit' && <TiesGiven />}
+        {values.given === 'tie' && <HowSure />}
+      </div>
+    </main>
+  );
+}

@@ -1,0 +1,82 @@
+import type { ReactNode } from 'react';
+import type { Advice, Frame, KnotPlan } from '../../../core/index.ts';
+import { formatFigure, roughly, unitLabel } from '../../../core/units/length.ts';
+import { useAsked } from '../../atHand/useAtHand.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Moves, MovesKey } from '../../ui/Moves.tsx';
+import { ReasonList } from '../../ui/ReasonList.tsx';
+import { useKnotTitle } from '../../wire/useKnotTitles.ts';
+import { WhyNot } from './WhyNot.tsx';
+
+interface KnotInHandProps {
+  readonly knot: KnotPlan;
+  readonly advice: readonly Advice[];
+  readonly isBest: boolean;
+  readonly frame: Frame;
+  readonly onBest: () => void;
+  /** Its picture. */
+  readonly children: ReactNode;
+}
+
+/** The knot that is chosen: its name and start, its picture, and what speaks for and against it. */
+export function KnotInHand({ knot, advice, isBest, frame, onBest, children }: KnotInHandProps) {
+  const { units } = useAsked();
+  const { set } = knot.start;
+  return (
+    <>
+      <div className="flex items-start justify-between gap-x-3">
+        <div className="min-w-0">
+          <a href={`/knots/${knot.code}`} className="text-2xl leading-tight font-semibold hover:underline" data-testid="chosen-knot">
+            {useKnotTitle()(knot)}
+          </a>
+          <p className="text-note text-soft">
+            {isBest ? 'best match' : `${ordinal(knot.rank)} in the ranking`}, {knot.properties.moves} moves
+            {knot.properties.selfReleasing ? ', pulls open' : ''}{' '}
+            {!isBest && (
+              <Button look="text" className="min-h-6" onClick={onBest}>
+                Back to best match
+              </Button>
+            )}
+          </p>
+        </div>
+        {knot.feasible ? (
+          <p className="shrink-0 text-right leading-tight text-follows">
+            <span className="figures-alone text-4xl" data-testid="start">
+              {formatFigure(roughly(set.dropMm, units), units)} <span className="text-xl">{unitLabel(units)}</span>
+            </span>
+            <span className="block max-w-36 text-note text-soft">{set.end} tip below the collar button</span>
+          </p>
+        ) : (
+          <p className="text-xl text-outside">Won’t work</p>
+        )}
+      </div>
+      {children}
+      <p className="flex flex-wrap items-baseline gap-x-2 border-b border-line pb-0.5">
+        <Moves of={knot.moves} frame={frame} className="text-lg" />
+        <span className="text-note text-soft">
+          <b className="text-set">You set</b> · <b className="text-follows">result</b> · <b className="text-outside">problem</b>
+        </span>
+      </p>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls where there is little room, by the keyboard too. */}
+      <section aria-label="For and against" tabIndex={0} className="min-h-24 overflow-y-auto lg:max-h-[13.5rem]">
+        <WhyNot key={knot.moves} knot={knot} />
+        <ReasonList reasons={knot.reasons} />
+        <ul className="text-note leading-snug text-soft">
+          {advice.map(({ code, text }) => (
+            <li key={code} className={code === 'no-knot-lands' ? 'text-outside' : ''}>
+              {text}
+            </li>
+          ))}
+        </ul>
+        <MovesKey frame={frame} small />
+      </section>
+    </>
+  );
+}
+
+const ordinalRules = new Intl.PluralRules('en', { type: 'ordinal' });
+const ordinalEndings: Readonly<Record<string, string>> = { one: 'st', two: 'nd', few: 'rd', other: 'th' };
+
+function ordinal(count: number): string {
+  return `${count}${ordinalEndings[ordinalRules.select(count)] ?? 'th'}`;
+}

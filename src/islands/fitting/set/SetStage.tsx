@@ -1,0 +1,55 @@
+import { useState } from 'react';
+import { Walk } from '../../../drawing/walk/Walk.tsx';
+import { FrontFigure } from '../../../drawing/wearer/FrontFigure.tsx';
+import { useAsked } from '../../atHand/useAtHand.ts';
+import { useShortcuts } from '../../device/shortcuts.ts';
+import { ViewSwitch } from '../../ui/Moves.tsx';
+import { Switch } from '../../ui/Switch.tsx';
+import type { DrawnFitting } from '../drawnFitting.ts';
+import { FrontDropHandle, TieHandles } from '../handles.tsx';
+import { StartReadout } from './StartReadout.tsx';
+
+/** Height over width of the walk's strip. */
+const walkAspect = 0.24;
+
+/** The tie hangs around the client's neck, an end in each hand: one large figure, where on the body that is, and the tie along its length. */
+export function SetStage({ request, plan, view, picture, colours }: DrawnFitting) {
+  const { frame, setView, units, stale } = useAsked();
+  const [hangs, setHangs] = useState<'hung' | 'tied'>('hung');
+  useShortcuts({ stage: () => setHangs(hangs === 'tied' ? 'hung' : 'tied') });
+  return (
+    <main
+      className={`grid min-h-0 grow gap-x-8 px-5 pt-2 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)] lg:grid-rows-[minmax(0,1fr)] ${stale ? 'opacity-50' : ''}`}
+    >
+      <section aria-label="Front" className="flex min-h-0 flex-col">
+        <div className="flex justify-between border-b border-line pb-1">
+          <Switch label="Tie" value={hangs} choices={hanging} onChange={setHangs} />
+          <ViewSwitch frame={frame} onView={setView} />
+        </div>
+        <FrontFigure
+          id="front"
+          request={request}
+          plan={plan}
+          view={view}
+          picture={picture}
+          {...colours}
+          stage={hangs}
+          className="h-[30rem] w-full lg:h-auto lg:min-h-60 lg:grow"
+        >
+          <FrontDropHandle request={request} />
+        </FrontFigure>
+      </section>
+      <div className="flex min-h-0 flex-col justify-between gap-y-3 max-md:order-first">
+        <StartReadout knot={plan} gapMm={request.client.crossingGapMm} units={units} stale={stale} />
+        <Walk id="walk" request={request} plan={plan} cloth={colours.cloth} aspect={walkAspect} className="w-full">
+          <TieHandles request={request} />
+        </Walk>
+      </div>
+    </main>
+  );
+}
+
+const hanging = [
+  { key: 'hung', label: 'hung' },
+  { key: 'tied', label: 'tied' },
+] as const;

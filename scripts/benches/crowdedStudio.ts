@@ -40,8 +40,8 @@ async function fill(sql: Sql): Promise<void> {
     select gen_random_uuid(), (select id from studios), 'Guest ' || md5(n::text), 'G' || n, 'Supper table ' || n % 40 || ', by the window'
     from generate_series(1, ${clients}::int) as n`;
   await sql`
-    insert into client_measures (client_id, measure, mm, how, taken_on)
-    select id, measure, case measure when 'heightMm' then 1750 when 'neckMm' then 400 else 450 end, 'tape', date '2026-01-01' + week * 7
+    insert into client_measures (studio_id, client_id, measure, mm, how, taken_on)
+    select studio_id, id, measure, case measure when 'heightMm' then 1750 when 'neckMm' then 400 else 450 end, 'tape', date '2026-01-01' + week * 7
     from clients, unnest(array['heightMm', 'neckMm', 'frontDropMm']) as measure, generate_series(0, 2) as week
     where name like 'Guest %'`;
   await sql`

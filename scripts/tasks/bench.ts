@@ -1,7 +1,9 @@
+import { benchChoice } from '../benches/choice.ts';
 import { benchCloth } from '../benches/cloth.ts';
 import { benchCore } from '../benches/core.ts';
 import { withCrowdedStudio } from '../benches/crowdedStudio.ts';
 import { benchFirstLoad } from '../benches/firstLoad.ts';
+import { benchPaint } from '../benches/paint.ts';
 import { benchPlanEndpoint } from '../benches/planEndpoint.ts';
 import { benchScene } from '../benches/scene.ts';
 import { benchSearch } from '../benches/search.ts';
@@ -9,9 +11,11 @@ import { benchStages } from '../benches/stages.ts';
 import { benchTies } from '../benches/ties.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
 
-/** `npm run bench` measures everything; `npm run bench core` (or cloth, scene, load, plan, stages, records) one part. */
+/** `npm run bench` measures everything; `npm run bench core` (or choice, paint, cloth, scene, load, plan, stages, records) one part. */
 const parts = {
   core: benchCore,
+  choice: benchChoice,
+  paint: () => withCrowdedStudio(benchPaint),
   cloth: benchCloth,
   scene: () => withCrowdedStudio(benchScene),
   load: benchFirstLoad,

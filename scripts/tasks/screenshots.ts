@@ -12,34 +12,70 @@ import { freePort } from '../machine/ports.ts';
 import { createDatabase, prepareStudio } from '../machine/studio.ts';
 import { startWebServer } from '../machine/webServer.ts';
 
+interface Picture {
+  readonly name: string;
+  readonly path: string;
+  readonly prepare: (page: FittingScreen) => Promise<void>;
+  readonly size?: Size;
+}
+
+interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
+const desk: Size = { width: 1280, height: 800 };
+const tablet: Size = { width: 1024, height: 768 };
+
 /** One picture of each main view, from the demo studio. */
-const pictures: readonly { readonly name: string; readonly path: string; readonly prepare: (page: FittingScreen) => Promise<void> }[] = [
+const pictures: readonly Picture[] = [
+  { name: 'choice', path: '/', prepare: (page) => wearing(page, 'Edrin') },
+  { name: 'choice-tablet', path: '/', size: tablet, prepare: (page) => wearing(page, 'Edrin') },
   {
-    name: 'fitting',
+    name: 'walk-in',
     path: '/',
     prepare: async (page) => {
-      await page.choose('Client', 'Edrin');
-      await smallPicturesCome(page);
+      await (await page.one('//button[span[normalize-space()="Client:"]]')).click();
+      await (await page.one('//*[@role="option"][contains(., "New client")]')).click();
+      await page.type('Name', 'Rowan Tidewell');
+      await page.type('Height', '183');
     },
   },
   {
-    name: 'fitting-hung',
+    name: 'why-not',
     path: '/',
+    prepare: async (page) => {
+      await wearing(page, 'Tobiah');
+      await page.choose('Shirt', 'point');
+      await (await page.one('//*[@data-knot="Li Ro Ci Lo Ri Co T"]//label')).click();
+      await (await page.button('What would make it right?')).click();
+    },
+  },
+  {
+    name: 'how-sure',
+    path: '/',
+    prepare: async (page) => {
+      await wearing(page, 'Pell');
+      await (await page.button('How sure is this?')).click();
+      await page.waitFor(async () => /stays first in so many/.test(await page.body()), 'not answered');
+    },
+  },
+  {
+    name: 'all-ties',
+    path: '/',
+    prepare: async (page) => {
+      await wearing(page, 'Tobiah');
+      await (await page.one('//label[normalize-space()="the outfit"]')).click();
+      await page.one('//*[@data-tie]');
+    },
+  },
+  {
+    name: 'start-as-hung',
+    path: '/?stage=set',
     prepare: async (page) => {
       await page.choose('Client', 'Tobiah');
       await page.choose('Shirt', 'House white, cutaway');
-      await (await page.one('//label[normalize-space()="hung"]')).click();
       await (await page.one('//label[normalize-space()="in"]')).click();
-      await smallPicturesCome(page);
-    },
-  },
-  {
-    name: 'fitting-hard-case',
-    path: '/',
-    prepare: async (page) => {
-      await page.choose('Client', 'Pell');
-      await page.turnTo('Tie');
-      await smallPicturesCome(page);
     },
   },
   {
@@ -92,9 +128,6 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
   { name: 'past-fittings', path: '/fittings', prepare: async () => undefined },
   { name: 'clients', path: '/clients', prepare: async (page) => void (await page.one('//a[normalize-space()="Wick Fenlow"]')) },
   { name: 'client', path: '/clients', prepare: (page) => page.openRecord('clients', 'corvane') },
-  { name: 'outfit', path: '/clients', prepare: (page) => page.openRecord('outfits', 'speech') },
-  { name: 'shirt', path: '/clients', prepare: (page) => page.openRecord('shirts', 'sea-grey') },
-  { name: 'person', path: '/people', prepare: (page) => page.openRecord('people', 'ostler') },
   { name: 'tie', path: '/clients', prepare: (page) => page.openRecord('ties', 'long slate') },
   { name: 'wardrobe', path: '/wardrobe', prepare: async (page) => void (await page.one('//*[contains(., "lent to")]')) },
   {
@@ -108,6 +141,12 @@ const pictures: readonly { readonly name: string; readonly path: string; readonl
     },
   },
 ];
+
+/** A client's fitting, as it is chosen from. */
+async function wearing(page: FittingScreen, client: string): Promise<void> {
+  await page.choose('Client', client);
+  await smallPicturesCome(page);
+}
 
 /** Waits until the first of the ranked knots has its picture instead of its outline. */
 async function smallPicturesCome(page: FittingScreen): Promise<void> {
@@ -132,7 +171,6 @@ const fourKnots = [
 ] as const;
 
 const folder = join(root, 'docs', 'screenshots');
-const size = { width: 1280, height: 800 };
 
 await runTask(async () => {
   buildIfNeeded();
@@ -144,10 +182,10 @@ await runTask(async () => {
     try {
       rmSync(folder, { recursive: true, force: true });
       mkdirSync(folder, { recursive: true });
-      for (const { name, path, prepare } of pictures) {
+      for (const { name, path, prepare, size = desk } of pictures) {
         const browser = await openBrowser(size.width, size.height);
         try {
-          await fitViewport(browser.driver);
+          await fitViewport(browser.driver, size);
           const page = fittingPageOf(browser.driver, web.address);
           await page.open(path);
           await prepare(page);
@@ -170,7 +208,7 @@ await runTask(async () => {
 async function fourInCloth(address: string): Promise<void> {
   const cells: PNG[] = [];
   for (const { client, tie, knot } of fourKnots) {
-    const browser = await openBrowser(size.width, size.height);
+    const browser = await openBrowser(desk.width, desk.height);
     try {
       const page = fittingPageOf(browser.driver, address);
       await page.open('/');
@@ -195,7 +233,7 @@ async function fourInCloth(address: string): Promise<void> {
 }
 
 /** Window borders count in a window's size, so it is grown until the page itself has the size wanted. */
-async function fitViewport(driver: WebDriver): Promise<void> {
+async function fitViewport(driver: WebDriver, size: Size): Promise<void> {
   const [innerWidth, innerHeight] = await driver.executeScript<[number, number]>('return [innerWidth, innerHeight]');
   await driver
     .manage()

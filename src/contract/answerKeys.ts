@@ -8,6 +8,9 @@ export interface ListWanted {
   readonly wearableBy?: string;
   readonly archived?: boolean;
   readonly from?: number;
+  /** A field the list is ordered by, instead of by name; the largest first where `down`. */
+  readonly by?: string;
+  readonly down?: boolean;
 }
 
 /** Under which keys answers are kept on a page, whether it asked for them or they were given along. */

@@ -7,6 +7,7 @@ import { database, isConnectionLoss } from './database.ts';
 import { findFitting, listFittings } from './fittings.ts';
 import type { Asked } from './http/endpoint.ts';
 import { Problem } from './http/problem.ts';
+import { orderOf } from './http/recordQuery.ts';
 import { listRecords, recordsById } from './records.ts';
 import { whoAsks } from './studios.ts';
 import { wardrobe } from './wardrobe.ts';
@@ -93,5 +94,6 @@ export function listAsked(query: URLSearchParams): ListWanted {
     find: query.get('find') ?? '',
     archived: query.has('archived'),
     ...(Number.isInteger(from) && from > 0 && from < 10_000_000 ? { from } : {}),
+    ...orderOf(query),
   };
 }

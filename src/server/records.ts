@@ -14,17 +14,28 @@ export interface Wanted extends ListWanted {
 /** Records of one kind by name, a page at a time. */
 export async function listRecords<K extends Kind>(sql: Queryable, studioId: string, kind: K, wanted: Wanted): Promise<Page<RecordOf[K]>> {
   const matching = where(sql, studioId, kind, wanted);
-  const name = sql(nameColumn(kind));
+  const order = orderBy(sql, kind, wanted);
   // All that match are gone through once, by their names only; the rest is read for one page of them.
   const rows = await sql<(RecordOf[K] & { total: number })[]>`
     select ${columns(sql, kind)}, total
     from (
       select id as found_id, count(*) over ()::int as total from ${table(sql, kind)} where ${matching}
-      order by lower(${name}), id limit ${wanted.most ?? pageSize} offset ${wanted.from ?? 0}
+      order by ${order} limit ${wanted.most ?? pageSize} offset ${wanted.from ?? 0}
     ) as found join ${table(sql, kind)} as record on record.studio_id = ${studioId} and record.id = found_id
-    order by lower(${name}), id`;
+    order by ${order}`;
   const total = rows[0]?.total ?? ((wanted.from ?? 0) > 0 ? await countRecords(sql, kind, matching) : 0);
   return { rows: rows.map(({ total: _, ...record }) => record as unknown as RecordOf[K]), total };
+}
+
+/** What a list can be ordered by: what stands in one column, and says more or less, or one of a few. */
+const ordering: ReadonlySet<string> = new Set(['length', 'choice', 'text', 'flag']);
+
+function orderBy(sql: Queryable, kind: Kind, { by, down = false }: Wanted) {
+  const byName = sql`lower(${sql(nameColumn(kind))}), id`;
+  if (by === undefined) return byName;
+  const field = fieldsOf(kind).find(([key]) => key === by)?.[1];
+  if (!field || !ordering.has(field.kind)) throw invalid([{ path: 'by', message: `${kindWords[kind].many} can’t be ordered by “${by}”.` }]);
+  return sql`${sql(by)} ${down ? sql`desc` : sql`asc`} nulls last, ${byName}`;
 }
 
 async function countRecords(sql: Queryable, kind: Kind, matching: ReturnType<typeof where>): Promise<number> {

@@ -48,6 +48,8 @@ test('judging can be stopped, and begun again', async () => {
   await page.press('a');
   await page.waitFor(async () => /Knot 7\./.test(await page.body()), 'not all knots');
   await toTheTies();
+  // Another client's ties are judged until theirs have come.
+  await page.waitFor(async () => new RegExp(`of ${manyTies + 5} ties`).test(await page.body()), 'not their ties');
   await (await page.button('Stop')).click();
   await page.waitFor(async () => /ties judged, then stopped\./.test(await page.body()), 'not stopped');
   const before = /(\d+) of \d+ ties judged/.exec(await page.body())?.[1];

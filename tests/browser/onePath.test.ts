@@ -162,6 +162,25 @@ test('the stages are one path: each says what it has settled, the way back leads
   assert.match(await (await stage('Check')).getText(), /saved/);
 });
 
+test('figure, close-up and the tie along its length are taken away as files', async () => {
+  const { page, driver } = screen;
+  await screen.startAfresh('Tobiah');
+  await driver.executeScript(`
+    window.saved = [];
+    HTMLAnchorElement.prototype.click = function () { window.saved.push(this.download); };`);
+  const chosen = await page.chosenKnot();
+  await (await page.button(`Save “${chosen} on the collar” as SVG`)).click();
+  await (await page.button(`Save “${chosen} on the collar” as PNG`)).click();
+  await (await stage('Set')).click();
+  await (await page.button('Save “Front” as PNG')).click();
+  await (await page.button('Save “Tie” as SVG')).click();
+  await page.waitFor(async () => (await driver.executeScript<string[]>('return window.saved')).length === 4, 'not all were saved');
+  assert.deepEqual(
+    (await driver.executeScript<string[]>('return window.saved')).toSorted(),
+    [`${chosen} on the collar.png`, `${chosen} on the collar.svg`, 'Front.png', 'Tie.svg'].toSorted(),
+  );
+});
+
 test('given a knot, the ties that suit it; given the outfit, each tie with its knots; a tie is taken with its knot', async () => {
   const { page, driver } = screen;
   await screen.startAfresh('Tobiah');

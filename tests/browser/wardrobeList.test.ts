@@ -26,6 +26,19 @@ test('the rack shows each tie with its owner and where it is', async () => {
   await page.waitFor(async () => !/Lantern red, rolled edge/.test(await page.body()), 'a client’s square is shown as the studio’s');
 });
 
+test('the list is ordered by a measure when its heading is pressed, and the other way round when pressed again', async () => {
+  const { page, driver } = screen;
+  await to('/wardrobe');
+  const first = async () => (await driver.findElement(By.css('main ul li a'))).getText();
+  const heading = () => page.one('//fieldset[legend="Order by"]/button[starts-with(normalize-space(), "Length")]');
+  await (await heading()).click();
+  await page.waitFor(async () => (await (await heading()).getAttribute('aria-pressed')) === 'true', 'not ordered by length');
+  const shortest = await first();
+  await (await heading()).click();
+  await page.waitFor(async () => (await first()) !== shortest, 'not the other way round');
+  await page.waitFor(async () => /Long slate grenadine/.test(await first()), 'the longest tie comes first');
+});
+
 test('a width along the tie is added, drawn by its edge, and changes what the knots take up', async () => {
   const { page } = screen;
   const tie = await kept('ties', 'lantern red');

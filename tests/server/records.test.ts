@@ -198,3 +198,20 @@ test('a draft stays one until it is said to be measured', async () => {
   const measured = await send<RecordOf['shirts']>('PUT', `/api/shirts/${id}`, { ...added.body, draft: false });
   assert.equal(measured.body.draft, false);
 });
+
+test('a list is ordered by any of its measures, what has none last, and by nothing that is no column', async () => {
+  const blades = async (down: boolean) => (await list('ties', `by=bladeMm&down=${down}`)).rows.map(({ bladeMm }) => bladeMm);
+  const up = await blades(false);
+  assert.ok(up.length > 3);
+  assert.deepEqual(
+    up,
+    up.toSorted((a, b) => a - b),
+  );
+  assert.deepEqual(await blades(true), up.toReversed());
+  const buttoned = (await list('jackets', 'by=buttoningMm')).rows.map(({ buttoningMm }) => buttoningMm);
+  assert.equal(buttoned.at(-1), null);
+  for (const by of ['colours', 'studio_id', 'lengthMm; drop table ties', '']) {
+    const { status } = await fetch(`${app.address}/api/ties?by=${encodeURIComponent(by)}`);
+    assert.equal(status, by === '' ? 200 : 400, by);
+  }
+});

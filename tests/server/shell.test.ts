@@ -60,8 +60,8 @@ test('every view stands there before a script has run', async () => {
   const shows: readonly (readonly [path: string, words: RegExp])[] = [
     ['/', /tip below the collar button|Won’t work/],
     ['/?stage=set', /below the collar button|Won’t work/],
-    ['/wardrobe', /147 cm|145 cm|148 cm/],
-    ['/wardrobe?sort=shirts', /collar; points/],
+    ['/wardrobe', /Bottle green, standard length/],
+    ['/wardrobe?sort=shirts&by=collarSpreadMm&down=true', /White, cutaway/],
     ['/clients?find=hallowtide', /Osric Hallowtide/],
     [`/clients/${rows[0]?.id}`, /value="Osric Hallowtide"/],
     ['/people', /Blade on the wearer/],

@@ -10,7 +10,7 @@ import { collarStyles } from '../../core/collar/styles.ts';
 import { jacketCuts, lapelKinds } from '../../core/jacket/jackets.ts';
 import { fabrics } from '../../core/tie/fabrics.ts';
 import { tieStates } from '../../core/tie/making.ts';
-import { formatLength, type LengthUnit } from '../../core/units/length.ts';
+import { type Fineness, formatFigure, type LengthUnit } from '../../core/units/length.ts';
 import { FoldedSquare } from '../../drawing/wardrobe/FoldedSquare.tsx';
 import { HangingTie } from '../../drawing/wardrobe/HangingTie.tsx';
 import { coloursOf } from '../records/coloursOf.ts';
@@ -24,6 +24,7 @@ import { Switch } from '../ui/Switch.tsx';
 import { capital, withArticle } from '../ui/words.ts';
 import { recordQuery } from '../wire/queries.ts';
 import { WithGiven } from '../wire/WithGiven.tsx';
+import { columnsOf, Headings, type Order, orderIn } from './Headings.tsx';
 
 interface WardrobePageProps {
   readonly given: Given;
@@ -51,7 +52,13 @@ function Wardrobe({ first, asked }: { readonly first: WardrobeSort; readonly ask
   const [owner, setOwner] = useState<'all' | 'studio'>('all');
   const { line, wanted: found, units } = useListing(sort, asked);
   const { one, many } = kindWords[sort];
-  const wanted = { ...found, ...(owner === 'studio' ? { clientId: null } : {}) };
+  const [order, setOrder] = useState<Order>(orderIn(asked));
+  const wanted = { ...found, ...order, ...(owner === 'studio' ? { clientId: null } : {}) };
+  const turnTo = (to: WardrobeSort) => {
+    setSort(to);
+    // What one sort is ordered by another may not have.
+    setOrder({});
+  };
   const whenNone = (
     <>
       No {many} yet. <Link href={`/${sort}/new`}>Add {withArticle(one)}</Link>, or <Link href="/import-export">import a list</Link>.
@@ -65,7 +72,7 @@ function Wardrobe({ first, asked }: { readonly first: WardrobeSort; readonly ask
         </Link>
       </FindLine>
       <div className="flex flex-wrap justify-between gap-x-6 border-b-2 border-ink pb-1">
-        <Switch label="What" value={sort} choices={sortChoices} onChange={setSort} />
+        <Switch label="What" value={sort} choices={sortChoices} onChange={turnTo} />
         <Switch label="Whose" value={owner} choices={whose} onChange={setOwner} />
       </div>
       <noscript>
@@ -77,6 +84,7 @@ function Wardrobe({ first, asked }: { readonly first: WardrobeSort; readonly ask
           ))}
         </p>
       </noscript>
+      <Headings sort={sort} order={order} units={units} onOrder={setOrder} />
       <RecordList
         key={sort}
         kind={sort}
@@ -90,54 +98,32 @@ function Wardrobe({ first, asked }: { readonly first: WardrobeSort; readonly ask
   );
 }
 
-const rowPx: Readonly<Record<WardrobeSort, number>> = { ties: 92, squares: 76, shirts: 64, jackets: 64 };
+const rowPx: Readonly<Record<WardrobeSort, number>> = { ties: 56, squares: 56, shirts: 48, jackets: 48 };
 
 type Rows = { readonly [K in WardrobeSort]: (record: RecordOf[K]) => ReactNode };
 
-/** How one of each sort is shown. */
+/** How one of each sort is shown, a cell a column. */
 function rows(units: LengthUnit): Record<WardrobeSort, (record: RecordOf[WardrobeSort]) => ReactNode> {
+  const figure = (mm: number | null, fineness?: Fineness) => (
+    <span className="figures text-right text-lg text-set max-sm:hidden">{mm === null ? '—' : formatFigure(mm, units, fineness)}</span>
+  );
+  const words = (text: string) => <span className="truncate text-note text-soft max-sm:hidden">{text}</span>;
   const each: Rows = {
-    ties: (tie) => <TieRow tie={tie} units={units} />,
-    squares: (square) => <SquareRow square={square} />,
-    shirts: (shirt) => {
-      const { label } = collarStyles[shirt.collarStyle];
-      const says = `${label} collar; points ${formatLength(shirt.collarPointMm, units)}, spread ${formatLength(shirt.collarSpreadMm, units)}`;
-      return <PlainRow kind="shirts" record={shirt} colours={coloursOf(shirt) ?? []} says={says} />;
-    },
-    jackets: (jacket) => {
-      const says = `${lapelKinds[jacket.lapelKind].label} lapel, ${formatLength(jacket.lapelMm, units)}, ${jacketCuts[jacket.cut].label}`;
-      return <PlainRow kind="jackets" record={jacket} colours={coloursOf(jacket) ?? []} says={says} />;
-    },
-  };
-  return each as Record<WardrobeSort, (record: RecordOf[WardrobeSort]) => ReactNode>;
-}
-
-const link = 'text-lg font-medium text-set underline decoration-1 underline-offset-4';
-
-function TieRow({ tie, units }: { readonly tie: RecordOf['ties']; readonly units: LengthUnit }) {
-  const away = tie.state !== 'rack';
-  return (
-    <div className="grid h-full grid-cols-[3rem_minmax(0,1fr)_10rem] items-center gap-x-4 hover:bg-white/60 sm:grid-cols-[3rem_minmax(0,1fr)_17rem_12rem]">
-      <div className={`h-20 ${away ? 'opacity-45' : ''}`}>
-        <HangingTie id={`list-${tie.id}`} tie={tie} cloth={lookOf(tie, tie.colours)} />
-      </div>
-      <div className="min-w-0">
-        <p className="truncate">
-          <a className={link} href={`/ties/${tie.id}`}>
-            {tie.label}
-          </a>
-        </p>
-        <p className="truncate text-note text-soft">
-          {fabrics[tie.fabric].label}
-          {tie.note && `; ${tie.note}`}
-        </p>
-      </div>
-      <p className="figures text-lg text-set max-sm:hidden">
-        {formatLength(tie.lengthMm, units)} · {formatLength(tie.bladeMm, units)} · {formatLength(tie.thicknessMm, units, 'thickness')}
-      </p>
-      <p className="text-note">
-        <Owner clientId={tie.clientId} />
-        <span className={`block ${away ? 'text-outside' : 'text-follows'}`}>
+    ties: (tie) => (
+      <Row
+        sort="ties"
+        record={tie}
+        picture={
+          <div className={`h-13 ${tie.state === 'rack' ? '' : 'opacity-45'}`}>
+            <HangingTie id={`list-${tie.id}`} tie={tie} cloth={lookOf(tie, tie.colours)} />
+          </div>
+        }
+      >
+        {words(fabrics[tie.fabric].label)}
+        {figure(tie.lengthMm)}
+        {figure(tie.bladeMm)}
+        {figure(tie.thicknessMm, 'thickness')}
+        <span className={`truncate text-note ${tie.state === 'rack' ? 'text-follows' : 'text-outside'}`}>
           {tieStates[tie.state].label}
           {tie.outWith && (
             <>
@@ -146,48 +132,53 @@ function TieRow({ tie, units }: { readonly tie: RecordOf['ties']; readonly units
             </>
           )}
         </span>
-      </p>
-    </div>
-  );
+      </Row>
+    ),
+    squares: (square) => (
+      <Row sort="squares" record={square} picture={<FoldedSquare cloth={square} className="h-11" />}>
+        {words(fabrics[square.fabric].label)}
+      </Row>
+    ),
+    shirts: (shirt) => (
+      <Row sort="shirts" record={shirt} picture={<Swatch colours={coloursOf(shirt) ?? []} />}>
+        {words(collarStyles[shirt.collarStyle].label)}
+        {figure(shirt.collarSpreadMm)}
+        {figure(shirt.collarPointMm)}
+      </Row>
+    ),
+    jackets: (jacket) => (
+      <Row sort="jackets" record={jacket} picture={<Swatch colours={coloursOf(jacket) ?? []} />}>
+        {words(`${lapelKinds[jacket.lapelKind].label}, ${jacketCuts[jacket.cut].label}`)}
+        {figure(jacket.lapelMm)}
+        {figure(jacket.buttoningMm)}
+      </Row>
+    ),
+  };
+  return each as Record<WardrobeSort, (record: RecordOf[WardrobeSort]) => ReactNode>;
 }
 
-function SquareRow({ square }: { readonly square: RecordOf['squares'] }) {
+interface RowProps {
+  readonly sort: WardrobeSort;
+  readonly record: { readonly id: string; readonly label: string; readonly clientId: string | null; readonly draft?: boolean };
+  readonly picture: ReactNode;
+  /** The cells between the name and the owner. */
+  readonly children: ReactNode;
+}
+
+function Row({ sort, record, picture, children }: RowProps) {
   return (
-    <div className="grid h-full grid-cols-[5rem_minmax(0,1fr)_12rem] items-center gap-x-4 hover:bg-white/60">
-      <FoldedSquare cloth={square} className="h-14" />
-      <div className="min-w-0">
-        <a className={link} href={`/squares/${square.id}`}>
-          {square.label}
-        </a>
-        <p className="truncate text-note text-soft">{fabrics[square.fabric].label}</p>
-      </div>
-      <p className="text-note">
-        <Owner clientId={square.clientId} />
-      </p>
-    </div>
-  );
-}
-
-interface PlainRowProps {
-  readonly kind: 'shirts' | 'jackets';
-  readonly record: { readonly id: string; readonly label: string; readonly clientId: string | null };
-  readonly colours: readonly string[];
-  readonly says: string;
-}
-
-function PlainRow({ kind, record, colours, says }: PlainRowProps) {
-  return (
-    <div className="grid h-full grid-cols-[2.5rem_minmax(0,1fr)_12rem] items-center gap-x-4 hover:bg-white/60">
-      <Swatch colours={colours} />
-      <div className="min-w-0">
-        <a className={link} href={`/${kind}/${record.id}`}>
+    <div className={`${columnsOf[sort].grid} h-full items-center hover:bg-white/60`}>
+      {picture}
+      <span className="min-w-0 truncate">
+        <a className="text-lg font-medium text-set underline decoration-1 underline-offset-4" href={`/${sort}/${record.id}`}>
           {record.label}
         </a>
-        <p className="truncate text-note text-soft">{says}</p>
-      </div>
-      <p className="text-note">
+        {record.draft && <span className="pl-2 text-note text-soft">draft</span>}
+      </span>
+      {children}
+      <span className="truncate text-note">
         <Owner clientId={record.clientId} />
-      </p>
+      </span>
     </div>
   );
 }

@@ -42,11 +42,13 @@ export function listQuery<K extends Kind>(kind: K, wanted: ListWanted) {
 /** One page of a list. */
 export function listPage<K extends Kind>(
   kind: K,
-  { find = '', clientId, wearableBy, archived = false, from = 0 }: ListWanted,
+  { find = '', clientId, wearableBy, archived = false, from = 0, by, down = false }: ListWanted,
 ): Promise<Page<RecordOf[K]>> {
   const query = new URLSearchParams({ find: find.trim(), archived: String(archived), from: String(from) });
   if (clientId !== undefined) query.set('client', clientId ?? 'studio');
   if (wearableBy !== undefined) query.set('wearableBy', wearableBy);
+  if (by !== undefined) query.set('by', by);
+  if (down) query.set('down', 'true');
   return ask(`/api/${kind}?${query}`);
 }
 

@@ -15,7 +15,7 @@ export function unitsOf(query: URLSearchParams): LengthUnit {
   return query.get('units') === 'in' ? 'in' : 'cm';
 }
 
-/** Reads `find`, `client` (an id, or `studio`), `wearableBy` (an id), `archived` and `from` of a list's query. */
+/** Reads `find`, `client` (an id, or `studio`), `wearableBy` (an id), `archived`, `from`, and `by` with `down` of a list's query. */
 export function wantedOf(query: URLSearchParams): Wanted {
   const client = query.get('client');
   const wearableBy = query.get('wearableBy');
@@ -25,7 +25,14 @@ export function wantedOf(query: URLSearchParams): Wanted {
     find: query.get('find') ?? '',
     archived: query.get('archived') === 'true',
     from: Number(from),
+    ...orderOf(query),
     ...(wearableBy === null ? {} : { wearableBy }),
     ...(client === null ? {} : { clientId: client === 'studio' ? null : client }),
   };
+}
+
+/** The order a list is asked in; by name where nothing is said. */
+export function orderOf(query: URLSearchParams): Pick<Wanted, 'by' | 'down'> {
+  const by = query.get('by');
+  return by === null || by === '' ? {} : { by, down: query.get('down') === 'true' };
 }

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { Advice, Frame, KnotPlan } from '../../../core/index.ts';
 import { formatFigure, roughly, unitLabel } from '../../../core/units/length.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
+import { TakeDrawing } from '../../seen/TakeDrawing.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Moves, MovesKey } from '../../ui/Moves.tsx';
 import { ReasonList } from '../../ui/ReasonList.tsx';
@@ -22,12 +23,13 @@ interface KnotInHandProps {
 export function KnotInHand({ knot, advice, isBest, frame, onBest, children }: KnotInHandProps) {
   const { units } = useAsked();
   const { set } = knot.start;
+  const title = useKnotTitle()(knot);
   return (
     <>
       <div className="flex items-start justify-between gap-x-3">
         <div className="min-w-0">
           <a href={`/knots/${knot.code}`} className="text-2xl leading-tight font-semibold hover:underline" data-testid="chosen-knot">
-            {useKnotTitle()(knot)}
+            {title}
           </a>
           <p className="text-note text-soft">
             {isBest ? 'best match' : `${ordinal(knot.rank)} in the ranking`}, {knot.properties.moves} moves
@@ -56,6 +58,7 @@ export function KnotInHand({ knot, advice, isBest, frame, onBest, children }: Kn
         <span className="text-note text-soft">
           <b className="text-set">You set</b> · <b className="text-follows">result</b> · <b className="text-outside">problem</b>
         </span>
+        <TakeDrawing within="Collar and knot" name={`${title} on the collar`} />
       </p>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls where there is little room, by the keyboard too. */}
       <section aria-label="For and against" tabIndex={0} className="min-h-24 overflow-y-auto lg:max-h-[13.5rem]">

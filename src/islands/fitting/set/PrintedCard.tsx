@@ -20,7 +20,10 @@ interface PrintedCardProps {
   readonly studio: string;
 }
 
-/** A card to take home: the start, the moves, the picture. Seen on paper only. */
+/** Told without colour: paper may have none. */
+const marks = { good: '+', fair: '·', poor: '−' } as const;
+
+/** A card to take home: the start, the moves, the picture, and why this knot. Seen on paper only. */
 export function PrintedCard({ values, title, plan, request, colours, frame, studio }: PrintedCardProps) {
   const { units } = request;
   const say = (mm: number) => formatLength(mm, units);
@@ -57,6 +60,13 @@ export function PrintedCard({ values, title, plan, request, colours, frame, stud
             The blade tip should end {tipSpan(tip, units)} below the collar button (2 times in 3).{' '}
             {start.set.end === 'tail' && 'Too low: start lower, by a little less than the error. Too high: start higher.'}
           </p>
+          <ul className="columns-2 gap-[6mm] pt-2 text-note">
+            {plan.reasons.map(({ code, verdict, text }) => (
+              <li key={code} className="break-inside-avoid">
+                {marks[verdict]} {text}
+              </li>
+            ))}
+          </ul>
           <p className="pt-2 text-note font-medium">
             Never tighter than one finger’s room. Near machinery, on a bicycle or at play: no tie, or a breakaway tie. Undo a tie by
             reversing the moves. The workplace’s own safety rules come first.

@@ -3,6 +3,7 @@ import { Walk } from '../../../drawing/walk/Walk.tsx';
 import { FrontFigure } from '../../../drawing/wearer/FrontFigure.tsx';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { useShortcuts } from '../../device/shortcuts.ts';
+import { TakeDrawing } from '../../seen/TakeDrawing.tsx';
 import { ViewSwitch } from '../../ui/Moves.tsx';
 import { Switch } from '../../ui/Switch.tsx';
 import type { DrawnFitting } from '../drawnFitting.ts';
@@ -41,9 +42,15 @@ export function SetStage({ request, plan, view, picture, colours }: DrawnFitting
       </section>
       <div className="flex min-h-0 flex-col justify-between gap-y-3 max-md:order-first">
         <StartReadout knot={plan} gapMm={request.client.crossingGapMm} units={units} stale={stale} />
-        <Walk id="walk" request={request} plan={plan} cloth={colours.cloth} aspect={walkAspect} className="w-full">
-          <TieHandles request={request} />
-        </Walk>
+        <section aria-label="The tie along its length">
+          <Walk id="walk" request={request} plan={plan} cloth={colours.cloth} aspect={walkAspect} className="w-full">
+            <TieHandles request={request} />
+          </Walk>
+          <p className="flex flex-wrap gap-x-8">
+            <TakeDrawing within="Front" name="Front" />
+            <TakeDrawing within="The tie along its length" name="Tie" />
+          </p>
+        </section>
       </div>
     </main>
   );

@@ -23,7 +23,7 @@ export function StagePath({ stage, settled, onGo }: StagePathProps) {
             >
               <span
                 aria-hidden
-                className="figures flex size-6 shrink-0 items-center justify-center rounded-full border-2 border-soft text-note text-soft group-aria-[current]:border-set group-aria-[current]:bg-set group-aria-[current]:text-white"
+                className="figures flex size-6 shrink-0 items-center justify-center rounded-full max-sm:hidden border-2 border-soft text-note text-soft group-aria-[current]:border-set group-aria-[current]:bg-set group-aria-[current]:text-white"
               >
                 {i + 1}
               </span>

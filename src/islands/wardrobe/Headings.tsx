@@ -89,7 +89,7 @@ export function Headings({ sort, order, units, onOrder }: HeadingsProps) {
         const text = `${label}${length ? `, ${unitLabel(units, length.fineness)}` : ''}`;
         const side = `${length ? 'text-right' : 'text-left'} ${onPhone ? '' : 'max-sm:hidden'}`;
         return by === undefined ? (
-          <span key={label} className={`text-soft ${side}`}>
+          <span key={label} className={`min-h-8 content-center text-soft ${side}`}>
             {text}
           </span>
         ) : (

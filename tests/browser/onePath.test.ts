@@ -169,11 +169,11 @@ test('figure, close-up and the tie along its length are taken away as files', as
     window.saved = [];
     HTMLAnchorElement.prototype.click = function () { window.saved.push(this.download); };`);
   const chosen = await page.chosenKnot();
-  await (await page.button(`Save “${chosen} on the collar” as SVG`)).click();
-  await (await page.button(`Save “${chosen} on the collar” as PNG`)).click();
+  await (await page.button(`${chosen} on the collar: SVG`)).click();
+  await (await page.button(`${chosen} on the collar: PNG`)).click();
   await (await stage('Set')).click();
-  await (await page.button('Save “Front” as PNG')).click();
-  await (await page.button('Save “Tie” as SVG')).click();
+  await (await page.button('Front: PNG')).click();
+  await (await page.button('Tie: SVG')).click();
   await page.waitFor(async () => (await driver.executeScript<string[]>('return window.saved')).length === 4, 'not all were saved');
   assert.deepEqual(
     (await driver.executeScript<string[]>('return window.saved')).toSorted(),

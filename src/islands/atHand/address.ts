@@ -34,7 +34,7 @@ export function addressOf(values: AtHand, wardrobe: Wardrobe): URLSearchParams {
   named.set('tie', values.tie.id ?? values.tie.label);
   if (values.aim !== 'own') named.set('aim', values.aim);
   if (values.given !== 'tie') named.set('given', values.given);
-  const base = named.size > 0 ? readPieces(named, wardrobe) : freshAtHand(wardrobe);
+  const base = readPieces(named, wardrobe);
   const differing = leaves(values.question).filter(([path, value]) => said(valueAt(base.question, path)) !== said(value));
   for (const [path, value] of differing) named.set(path, said(value));
   if (values.knot !== null) named.set('knot', values.knot.replaceAll(' ', '-'));

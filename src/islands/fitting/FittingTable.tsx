@@ -21,7 +21,7 @@ import { useKnotTitle } from '../wire/useKnotTitles.ts';
 import { CheckStage } from './check/CheckStage.tsx';
 import { ChooseStage } from './choose/ChooseStage.tsx';
 import { PrintedWardrobe } from './choose/PrintedWardrobe.tsx';
-import type { DrawnFitting } from './drawnFitting.ts';
+import type { DrawnFitting } from './FittingDrawn.tsx';
 import { SaveLine } from './SaveLine.tsx';
 import { StagePath } from './StagePath.tsx';
 import { PrintedCard } from './set/PrintedCard.tsx';
@@ -143,8 +143,8 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
         {stage === 'choose' && (
           <ChooseStage drawn={drawn} knots={knots} advice={plan.advice} piece={piece} onPiece={setPiece} onChoose={choose} />
         )}
-        {stage === 'set' && <SetStage {...drawn} />}
-        {stage === 'tie' && <TieStage key={chosen.moves} {...drawn} />}
+        {stage === 'set' && <SetStage drawn={drawn} />}
+        {stage === 'tie' && <TieStage key={chosen.moves} drawn={drawn} />}
         {stage === 'check' && <CheckStage drawn={drawn} saving={saving} hindrance={hindrance} onSave={save} />}
       </div>
       {alive && values.given === 'outfit' && <PrintedWardrobe />}

@@ -16,10 +16,10 @@ export function TakeDrawing({ within, name }: TakeDrawingProps) {
   };
   return (
     <span className="flex items-center gap-x-3 text-note">
-      <Button look="text" className="min-h-6" aria-label={`Save “${name}” as SVG`} onClick={() => save(saveSvg)}>
+      <Button look="text" className="min-h-6" onClick={() => save(saveSvg)}>
         {name}: SVG
       </Button>
-      <Button look="text" className="min-h-6" aria-label={`Save “${name}” as PNG`} onClick={() => save(savePng)}>
+      <Button look="text" className="min-h-6" aria-label={`${name}: PNG`} onClick={() => save(savePng)}>
         PNG
       </Button>
     </span>

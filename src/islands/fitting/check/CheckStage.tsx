@@ -1,8 +1,8 @@
 import { finishing } from '../../../core/plan/habits.ts';
 import { formatLength } from '../../../core/units/length.ts';
-import { FrontFigure } from '../../../drawing/wearer/FrontFigure.tsx';
 import { useAsked } from '../../atHand/useAtHand.ts';
-import type { DrawnFitting } from '../drawnFitting.ts';
+import type { DrawnFitting } from '../FittingDrawn.tsx';
+import { FrontDrawn } from '../FittingDrawn.tsx';
 import { NoteField } from '../NoteField.tsx';
 import { SaveLine } from '../SaveLine.tsx';
 import { tipSpan } from '../set/setInWords.ts';
@@ -16,24 +16,15 @@ interface CheckStageProps {
 }
 
 /** A step back from the client: what should be seen now, from the tip up, and the fitting saved. */
-export function CheckStage({ drawn: { request, plan, view, picture, colours }, saving, hindrance, onSave }: CheckStageProps) {
+export function CheckStage({ drawn, saving, hindrance, onSave }: CheckStageProps) {
   const { client, units, stale } = useAsked();
-  const { tip, tail, shape } = plan;
+  const { tip, tail, shape } = drawn.plan;
   const say = (mm: number) => formatLength(mm, units);
   const below = tip.dropMm - tail.dropMm;
   return (
     <main className={`grid min-h-0 grow gap-x-8 px-5 pt-2 md:grid-cols-[minmax(0,5fr)_minmax(0,6fr)] ${stale ? 'opacity-50' : ''}`}>
       <section aria-label="Front" className="flex min-h-0 flex-col">
-        <FrontFigure
-          id="front"
-          request={request}
-          plan={plan}
-          view={view}
-          picture={picture}
-          {...colours}
-          stage="tied"
-          className="h-[30rem] w-full lg:h-auto lg:min-h-72 lg:grow"
-        />
+        <FrontDrawn drawn={drawn} className="h-[30rem] lg:min-h-72" />
       </section>
       <section aria-label="What should be seen" className="min-h-0 overflow-y-auto">
         <h2 className="border-b-2 border-ink text-xl font-medium">What should be seen</h2>

@@ -1,14 +1,13 @@
 import { useState } from 'react';
 import type { Advice, KnotPlan } from '../../../core/index.ts';
-import { CollarCloseUp } from '../../../drawing/wearer/CollarCloseUp.tsx';
-import { FrontFigure } from '../../../drawing/wearer/FrontFigure.tsx';
 import type { PieceCode } from '../../atHand/pieces.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import type { GivenCode } from '../../atHand/values.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ViewSwitch } from '../../ui/Moves.tsx';
 import { Switch } from '../../ui/Switch.tsx';
-import type { DrawnFitting } from '../drawnFitting.ts';
+import type { DrawnFitting } from '../FittingDrawn.tsx';
+import { CollarDrawn, FrontDrawn } from '../FittingDrawn.tsx';
 import { FrontDropHandle, LapelMeasure, SpreadMeasure } from '../handles.tsx';
 import { MeasureSheet } from '../MeasureSheet.tsx';
 import { Bolder } from './Bolder.tsx';
@@ -38,7 +37,7 @@ type Drawer = 'none' | 'knots' | 'measures';
 
 /** The tie is in one hand and the collar in sight: which knot, why, and what it looks like there. */
 export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: ChooseStageProps) {
-  const { request, plan, view, picture, colours } = drawn;
+  const { request, plan, colours } = drawn;
   const { store, values, frame, setView, units, stale } = useAsked();
   /** A knot that is held is the one in hand, and is looked at whatever else is asked for. */
   const give = (given: GivenCode) =>
@@ -60,19 +59,10 @@ export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: 
         <div className="flex justify-between border-b border-line pb-1">
           <ViewSwitch frame={frame} onView={setView} />
         </div>
-        <FrontFigure
-          id="front"
-          request={request}
-          plan={plan}
-          view={view}
-          picture={picture}
-          {...colours}
-          stage="tied"
-          className="overflow-visible h-[30rem] w-full lg:h-auto lg:min-h-60 lg:grow"
-        >
+        <FrontDrawn drawn={drawn} className="overflow-visible h-[30rem] lg:min-h-60">
           {request.jacket && <LapelMeasure request={request} />}
           <FrontDropHandle request={request} />
-        </FrontFigure>
+        </FrontDrawn>
         <div className="hidden gap-2 pb-2 lg:max-xl:flex">
           <Button look="other" aria-expanded={drawer === 'knots'} onClick={() => turn('knots')}>
             Knots ({knots.length})
@@ -84,17 +74,9 @@ export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: 
       </section>
       <section aria-label="Collar and knot" className={`flex min-h-0 flex-col max-lg:order-1 ${faded}`}>
         <KnotInHand knot={plan} advice={advice} isBest={plan.moves === knots[0]?.moves} frame={frame} onBest={() => onChoose(null)}>
-          <CollarCloseUp
-            id="near"
-            request={request}
-            plan={plan}
-            view={view}
-            picture={picture}
-            {...colours}
-            className="h-80 w-full lg:h-auto lg:min-h-52 lg:grow"
-          >
+          <CollarDrawn drawn={drawn} className="h-80 lg:min-h-52">
             <SpreadMeasure request={request} />
-          </CollarCloseUp>
+          </CollarDrawn>
           <Bolder knots={knots} chosen={plan} units={units} onChoose={onChoose} />
         </KnotInHand>
       </section>

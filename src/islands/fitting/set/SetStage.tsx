@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { Walk } from '../../../drawing/walk/Walk.tsx';
-import { FrontFigure } from '../../../drawing/wearer/FrontFigure.tsx';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { useShortcuts } from '../../device/shortcuts.ts';
 import { TakeDrawing } from '../../seen/TakeDrawing.tsx';
 import { ViewSwitch } from '../../ui/Moves.tsx';
 import { Switch } from '../../ui/Switch.tsx';
-import type { DrawnFitting } from '../drawnFitting.ts';
+import type { DrawnFitting } from '../FittingDrawn.tsx';
+import { FrontDrawn } from '../FittingDrawn.tsx';
 import { FrontDropHandle, TieHandles } from '../handles.tsx';
 import { StartReadout } from './StartReadout.tsx';
 
@@ -14,7 +14,8 @@ import { StartReadout } from './StartReadout.tsx';
 const walkAspect = 0.24;
 
 /** The tie hangs around the client's neck, an end in each hand: one large figure, where on the body that is, and the tie along its length. */
-export function SetStage({ request, plan, view, picture, colours }: DrawnFitting) {
+export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
+  const { request, plan, colours } = drawn;
   const { frame, setView, units, stale } = useAsked();
   const [hangs, setHangs] = useState<'hung' | 'tied'>('hung');
   useShortcuts({ stage: () => setHangs(hangs === 'tied' ? 'hung' : 'tied') });
@@ -27,18 +28,9 @@ export function SetStage({ request, plan, view, picture, colours }: DrawnFitting
           <Switch label="Tie" value={hangs} choices={hanging} onChange={setHangs} />
           <ViewSwitch frame={frame} onView={setView} />
         </div>
-        <FrontFigure
-          id="front"
-          request={request}
-          plan={plan}
-          view={view}
-          picture={picture}
-          {...colours}
-          stage={hangs}
-          className="h-[30rem] w-full lg:h-auto lg:min-h-60 lg:grow"
-        >
+        <FrontDrawn drawn={drawn} stage={hangs} className="h-[30rem] lg:min-h-60">
           <FrontDropHandle request={request} />
-        </FrontFigure>
+        </FrontDrawn>
       </section>
       <div className="flex min-h-0 flex-col justify-between gap-y-3 max-md:order-first">
         <StartReadout knot={plan} gapMm={request.client.crossingGapMm} units={units} stale={stale} />

@@ -2,17 +2,18 @@ import { useState } from 'react';
 import { parseKnot } from '../../../core/index.ts';
 import { tyingInWords } from '../../../core/knot/steps.ts';
 import { sayFrame } from '../../../drawing/geometry/view.ts';
-import { CollarCloseUp } from '../../../drawing/wearer/CollarCloseUp.tsx';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { useShortcuts } from '../../device/shortcuts.ts';
 import { Button, Link } from '../../ui/Button.tsx';
 import { Moves, MovesKey, ViewSwitch } from '../../ui/Moves.tsx';
 import { capital } from '../../ui/words.ts';
-import type { DrawnFitting } from '../drawnFitting.ts';
+import type { DrawnFitting } from '../FittingDrawn.tsx';
+import { CollarDrawn } from '../FittingDrawn.tsx';
 import { startSeam } from '../set/setInWords.ts';
 
 /** Both hands are at the crossing: one move at a time, large, gone through without a mouse. */
-export function TieStage({ request, plan, view, picture, colours }: DrawnFitting) {
+export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
+  const { plan } = drawn;
   const { frame, setView, stale } = useAsked();
   const steps = tyingInWords(parseKnot(plan.moves), frame);
   const [at, setAt] = useState(0);
@@ -62,15 +63,7 @@ export function TieStage({ request, plan, view, picture, colours }: DrawnFitting
         </ol>
       </section>
       <section aria-label="Collar and knot" className="flex min-h-0 flex-col">
-        <CollarCloseUp
-          id="near"
-          request={request}
-          plan={plan}
-          view={view}
-          picture={picture}
-          {...colours}
-          className="h-96 w-full lg:h-auto lg:min-h-56 lg:grow"
-        />
+        <CollarDrawn drawn={drawn} className="h-96 lg:min-h-56" />
         <p className="pb-2 text-note text-soft">
           The finished knot. <Link href={`/knots/${plan.code}`}>This knot’s page</Link> turns it round in cloth.
         </p>

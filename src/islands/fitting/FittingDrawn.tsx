@@ -1,0 +1,44 @@
+import type { ReactNode } from 'react';
+import type { KnotPlan, PlanRequest } from '../../core/index.ts';
+import type { View } from '../../drawing/geometry/view.ts';
+import type { KnotPicture } from '../../drawing/knot/picture.ts';
+import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
+import { FrontFigure } from '../../drawing/wearer/FrontFigure.tsx';
+import type { DrawnColours } from '../seen/dressed.ts';
+
+/** The fitting as every stage draws it. */
+export interface DrawnFitting {
+  readonly request: PlanRequest;
+  /** The knot in hand. */
+  readonly plan: KnotPlan;
+  readonly view: View;
+  readonly picture: KnotPicture | undefined;
+  readonly colours: DrawnColours;
+}
+
+interface FittingDrawnProps {
+  readonly drawn: DrawnFitting;
+  readonly className: string;
+  /** Handles on the drawing. */
+  readonly children?: ReactNode;
+}
+
+/** The client from the front, the tie tied or still hung. */
+export function FrontDrawn({ drawn, stage = 'tied', className, children }: FittingDrawnProps & { readonly stage?: 'hung' | 'tied' }) {
+  const { request, plan, view, picture, colours } = drawn;
+  return (
+    <FrontFigure id="front" {...{ request, plan, view, picture, stage }} {...colours} className={`w-full lg:h-auto lg:grow ${className}`}>
+      {children}
+    </FrontFigure>
+  );
+}
+
+/** The knot in hand on the client's own collar. */
+export function CollarDrawn({ drawn, className, children }: FittingDrawnProps) {
+  const { request, plan, view, picture, colours } = drawn;
+  return (
+    <CollarCloseUp id="near" {...{ request, plan, view, picture }} {...colours} className={`w-full lg:h-auto lg:grow ${className}`}>
+      {children}
+    </CollarCloseUp>
+  );
+}

@@ -41,6 +41,14 @@ test('a colleague who opens the address sees the same: pieces, aim, knot, note, 
   for (const each of [measured, typed, buttoned]) same(opened(each), each);
 });
 
+test('who follows the best match is not given the client’s usual knot by the address', () => {
+  const theirs = { ...wardrobe, client: { ...client, ownKnot: 'Li Ro Ci Lo Ri Co T' } };
+  const fresh = freshAtHand(theirs);
+  assert.equal(fresh.knot, 'Li Ro Ci Lo Ri Co T');
+  same(opened(fresh, theirs), fresh);
+  same(opened({ ...fresh, knot: null }, theirs), { ...fresh, knot: null });
+});
+
 test('what is as it is on record is not said, so a changed record is seen by whoever opens the address later', () => {
   const address = addressOf(freshAtHand(wardrobe), wardrobe);
   assert.deepEqual([...address.keys()], ['client', 'shirt', 'jacket', 'tie', 'aim']);

@@ -29,10 +29,12 @@ const uncertain: readonly Uncertain[] = [
     code: 'frontDropMm',
     take: 'collar button to belt, with a tape',
     sdMm: ({ client, calibration }) => calibration.client.sdMm ?? frontDropOf(client).sdMm,
-    shift: (request, byMm) => ({
-      ...request,
-      client: { ...request.client, frontDropMm: frontDropOf(request.client).meanMm + byMm },
-    }),
+    shift: (request, byMm) => {
+      const { meanMm, measured } = frontDropOf(request.client);
+      // Another place of it makes it no better known: the chances stay those of the plan.
+      const frontDropHow = measured ? 'tape' : 'estimate';
+      return { ...request, client: { ...request.client, frontDropMm: meanMm + byMm, frontDropHow } };
+    },
   },
   {
     code: 'neckMm',

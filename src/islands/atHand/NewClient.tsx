@@ -22,7 +22,8 @@ import { useAtHand } from './useAtHand.ts';
 import { withClient } from './values.ts';
 
 interface NewClientEntries {
-  readonly id: string;
+  /** Made once, so that what is sent again after a lost answer is the same client in the same clothes. */
+  readonly ids: Readonly<Record<'client' | 'shirts' | 'jackets', string>>;
   readonly name: string;
   readonly heightMm: LengthEntry;
   readonly neckMm: LengthEntry;
@@ -38,7 +39,7 @@ export function NewClient({ onClose }: { readonly onClose: () => void }) {
   const queries = useQueryClient();
   const [form] = useState(() =>
     createEntryStore<NewClientEntries>({
-      id: crypto.randomUUID(),
+      ids: { client: crypto.randomUUID(), shirts: crypto.randomUUID(), jackets: crypto.randomUUID() },
       name: '',
       heightMm: null,
       neckMm: null,
@@ -98,14 +99,14 @@ export function NewClient({ onClose }: { readonly onClose: () => void }) {
   );
 }
 
-function walkInOf({ id, name, shirt, jacket, ...entered }: NewClientEntries, today: string): WalkIn {
+function walkInOf({ ids, name, shirt, jacket, ...entered }: NewClientEntries, today: string): WalkIn {
   const takings = taken(entered).map(
     (measure) => ({ measure, mm: entered[measure] as number, how: 'tape', takenOn: today }) as TakenMeasure,
   );
   const piece = <K extends 'shirts' | 'jackets'>(kind: K, label: string | null) =>
-    label === null ? null : draftPiece(kind, label, id, crypto.randomUUID());
+    label === null ? null : draftPiece(kind, label, ids.client, ids[kind]);
   return {
-    client: { ...kinds.clients.fresh, id, version: 0, archived: false, name, measures: takings },
+    client: { ...kinds.clients.fresh, id: ids.client, version: 0, archived: false, name, measures: takings },
     shirt: piece('shirts', shirt),
     jacket: piece('jackets', jacket),
   };

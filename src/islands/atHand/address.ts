@@ -37,7 +37,8 @@ export function addressOf(values: AtHand, wardrobe: Wardrobe): URLSearchParams {
   const base = readPieces(named, wardrobe);
   const differing = leaves(values.question).filter(([path, value]) => said(valueAt(base.question, path)) !== said(value));
   for (const [path, value] of differing) named.set(path, said(value));
-  if (values.knot !== null) named.set('knot', values.knot.replaceAll(' ', '-'));
+  // A client or an outfit may bring a knot of its own, so following the best match has to be said then.
+  if (values.knot !== base.knot) named.set('knot', values.knot?.replaceAll(' ', '-') ?? none);
   if (values.note !== '') named.set('note', values.note);
   return named;
 }
@@ -52,7 +53,8 @@ export function readAddress(query: URLSearchParams, wardrobe: Wardrobe): AtHand 
     const next = { ...values, question: withValueAt(values.question, path, unsaid(text, valueAt(base.question, path))) };
     if (isAtHand(next)) values = next;
   }
-  return { ...values, knot: knotIn(query.get('knot')) ?? (query.has('client') ? values.knot : null), note: query.get('note') ?? '' };
+  const knot = query.get('knot');
+  return { ...values, knot: knot === none ? null : (knotIn(knot) ?? values.knot), note: query.get('note') ?? '' };
 }
 
 function readPieces(query: URLSearchParams, wardrobe: Wardrobe): AtHand {

@@ -8,6 +8,7 @@ import { answerVersion, broughtUp } from './keptAnswer.ts';
 import { canonicalMoves, longestMoves } from './knotMoves.ts';
 import { checkPlanQuestion } from './planQuestion.ts';
 import { longestLine, longestNote } from './records/kinds/kindOf.ts';
+import { worded } from './worded.ts';
 
 /** The colours a fitting is drawn in, so that an old one looks as it did; what was never entered is none of them. */
 export interface WornColours {
@@ -61,7 +62,7 @@ export interface FittingSummary
 
 /** What a draft and a kept fitting have in common. */
 const draftFields = {
-  id: id('The fitting').required().messages({ 'any.required': 'The fitting has no identifier.' }),
+  id: worded(id('The fitting').required(), { 'any.required': 'The fitting has no identifier.' }),
   clientId: id('The client').allow(null).default(null),
   shirtId: id('The shirt').allow(null).default(null),
   jacketId: id('The jacket').allow(null).default(null),
@@ -75,22 +76,19 @@ const draftFields = {
     shirt: colour.allow(null).default(null),
     jacket: colour.allow(null).default(null),
   }).required(),
-  note: Joi.string()
-    .allow('')
-    .max(longestNote)
-    .default('')
-    .messages({
-      'string.max': `A note holds ${longestNote} characters at most.`,
-    }),
+  note: worded(Joi.string().allow('').max(longestNote).default(''), {
+    'string.max': `A note holds ${longestNote} characters at most.`,
+  }),
 };
 
-const draftSchema = Joi.object<FittingDraft>({
-  ...draftFields,
-  question: Joi.any().required().messages({ 'any.required': 'The measures are missing.' }),
-  knot: Joi.string().max(longestMoves).custom(canonicalMoves).required().messages({ 'any.required': 'Choose a knot before saving.' }),
-})
-  .required()
-  .messages({ 'object.base': 'A fitting must be an object.', 'any.required': 'The fitting is empty.' });
+const draftSchema = worded(
+  Joi.object<FittingDraft>({
+    ...draftFields,
+    question: worded(Joi.any().required(), { 'any.required': 'The measures are missing.' }),
+    knot: worded(Joi.string().max(longestMoves).custom(canonicalMoves).required(), { 'any.required': 'Choose a knot before saving.' }),
+  }).required(),
+  { 'object.base': 'A fitting must be an object.', 'any.required': 'The fitting is empty.' },
+);
 
 /** Checks a fitting and the measures in it together. */
 export function checkFittingDraft(input: unknown): Checked<FittingDraft> {
@@ -110,15 +108,12 @@ const keptSchema = Joi.object<Fitting>({
   personId: id('Who was dressing').allow(null).default(null),
   personName: label('The name of whoever was dressing', longestLine).optional().allow(null).default(null),
   knot: Joi.string().pattern(wordPattern).required(),
-  request: Joi.object().unknown().required().messages({ 'any.required': 'The measures are missing.' }),
-  answer: Joi.object().unknown().required().messages({ 'any.required': 'The answer is missing.' }),
-  answerVersion: Joi.number()
-    .integer()
-    .min(1)
-    .max(answerVersion)
-    .default(1)
-    .messages({ 'number.max': 'The fitting was kept by a later Ropewalk than this one.' }),
-  createdAt: Joi.string().isoDate().required().messages({ '*': 'The day of the fitting is missing or not a date.' }),
+  request: worded(Joi.object().unknown().required(), { 'any.required': 'The measures are missing.' }),
+  answer: worded(Joi.object().unknown().required(), { 'any.required': 'The answer is missing.' }),
+  answerVersion: worded(Joi.number().integer().min(1).max(answerVersion).default(1), {
+    'number.max': 'The fitting was kept by a later Ropewalk than this one.',
+  }),
+  createdAt: worded(Joi.string().isoDate().required(), { '*': 'The day of the fitting is missing or not a date.' }),
 }).required();
 
 /** Checks a fitting that was kept elsewhere: its measures by today's rules, its answer as it was, brought to today's shape. */

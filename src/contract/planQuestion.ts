@@ -15,6 +15,7 @@ import { buttons, oneOf, profile } from './atoms.ts';
 import { type Checked, check, read } from './check.ts';
 import { canonicalMoves, longestMoves } from './knotMoves.ts';
 import { lengthOf, type Say, sayIn } from './lengths.ts';
+import { worded } from './worded.ts';
 
 /** The most moves a plan considers: beyond them no tie is long enough. */
 export const mostMoves = 12;
@@ -52,41 +53,42 @@ function unitsOf(input: unknown): LengthUnit {
 }
 
 function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
-  return Joi.object<PlanQuestion>({
-    client: group('The client', {
-      ...lengths(measures.client, say, ['heightMm', 'neckMm']),
-      frontDropMm: lengthOf(measures.client.frontDropMm, say).allow(null),
-      openLoopMm: lengthOf(measures.client.openLoopMm, say).allow(null),
-      crossedLoopMm: lengthOf(measures.client.crossedLoopMm, say).allow(null),
-      frontDropHow: oneOf('How collar button to belt was measured', Object.keys(takings)),
-      front: oneOf('The front', Object.keys(fronts)),
-      blade: oneOf('The blade side', ['right', 'left']),
+  return worded(
+    Joi.object<PlanQuestion>({
+      client: group('The client', {
+        ...lengths(measures.client, say, ['heightMm', 'neckMm']),
+        frontDropMm: lengthOf(measures.client.frontDropMm, say).allow(null),
+        openLoopMm: lengthOf(measures.client.openLoopMm, say).allow(null),
+        crossedLoopMm: lengthOf(measures.client.crossedLoopMm, say).allow(null),
+        frontDropHow: oneOf('How collar button to belt was measured', Object.keys(takings)),
+        front: oneOf('The front', Object.keys(fronts)),
+        blade: oneOf('The blade side', ['right', 'left']),
+      }).required(),
+      shirt: group('The shirt', {
+        ...lengths(measures.shirt, say, []),
+        standMm: lengthOf(measures.shirt.standMm, say).allow(null),
+        buttonsMm: buttons(say),
+        pointsHeld: worded(Joi.boolean(), { 'boolean.base': 'Fastened points: either true or false.' }),
+      }),
+      jacket: group('The jacket', {
+        ...lengths(measures.jacket, say, ['lapelMm']),
+        buttoningMm: lengthOf(measures.jacket.buttoningMm, say).allow(null),
+        worn: oneOf('How the jacket is worn', Object.keys(jacketWorn)),
+        lapelKind: oneOf('The lapel', Object.keys(lapelKinds)),
+        cut: oneOf('The cut', Object.keys(jacketCuts)),
+        waistcoat: worded(Joi.boolean(), { 'boolean.base': 'Waistcoat: either true or false.' }),
+      }).allow(null),
+      tie: tieSchema(say).required(),
+      aim: group('The aim', lengths(measures.aim, say, [])),
+      taste: group('The taste', { ...likingFields, ...ruleFields, ...searchFields }),
+      liking: group('The preferences', likingFields),
+      rules: group('The rules', ruleFields),
+      search: group('The search', searchFields),
+      calibration: calibrationSchema,
+      units: oneOf('The unit', ['cm', 'in']),
     }).required(),
-    shirt: group('The shirt', {
-      ...lengths(measures.shirt, say, []),
-      standMm: lengthOf(measures.shirt.standMm, say).allow(null),
-      buttonsMm: buttons(say),
-      pointsHeld: Joi.boolean().messages({ 'boolean.base': 'Fastened points: either true or false.' }),
-    }),
-    jacket: group('The jacket', {
-      ...lengths(measures.jacket, say, ['lapelMm']),
-      buttoningMm: lengthOf(measures.jacket.buttoningMm, say).allow(null),
-      worn: oneOf('How the jacket is worn', Object.keys(jacketWorn)),
-      lapelKind: oneOf('The lapel', Object.keys(lapelKinds)),
-      cut: oneOf('The cut', Object.keys(jacketCuts)),
-      waistcoat: Joi.boolean().messages({ 'boolean.base': 'Waistcoat: either true or false.' }),
-    }).allow(null),
-    tie: tieSchema(say).required(),
-    aim: group('The aim', lengths(measures.aim, say, [])),
-    taste: group('The taste', { ...likingFields, ...ruleFields, ...searchFields }),
-    liking: group('The preferences', likingFields),
-    rules: group('The rules', ruleFields),
-    search: group('The search', searchFields),
-    calibration: calibrationSchema,
-    units: oneOf('The unit', ['cm', 'in']),
-  })
-    .required()
-    .messages({ 'object.base': 'The question must be an object.', 'any.required': 'The question is empty.' });
+    { 'object.base': 'The question must be an object.', 'any.required': 'The question is empty.' },
+  );
 }
 
 const ruleFields = {
@@ -95,25 +97,18 @@ const ruleFields = {
 };
 
 const searchFields = {
-  maxMoves: Joi.number()
-    .integer()
-    .min(3)
-    .max(mostMoves)
-    .messages({
-      'number.base': 'The most moves must be a number.',
-      'number.integer': 'The most moves must be a whole number.',
-      'number.min': 'A knot has at least 3 moves.',
-      'number.max': `A plan looks at ${mostMoves} moves at most.`,
-    }),
+  maxMoves: worded(Joi.number().integer().min(3).max(mostMoves), {
+    'number.base': 'The most moves must be a number.',
+    'number.integer': 'The most moves must be a whole number.',
+    'number.min': 'A knot has at least 3 moves.',
+    'number.max': `A plan looks at ${mostMoves} moves at most.`,
+  }),
   knots: oneOf('The choice of knots', ['named', 'all']),
   manner: oneOf('The family of knots', [...Object.keys(manners), 'any']),
-  also: Joi.array()
-    .items(Joi.string().max(longestMoves).custom(canonicalMoves))
-    .max(mostBesides)
-    .messages({
-      'array.base': 'The knots looked at besides must be a list.',
-      'array.max': `At most ${mostBesides} knots can be looked at besides.`,
-    }),
+  also: worded(Joi.array().items(Joi.string().max(longestMoves).custom(canonicalMoves)).max(mostBesides), {
+    'array.base': 'The knots looked at besides must be a list.',
+    'array.max': `At most ${mostBesides} knots can be looked at besides.`,
+  }),
 };
 
 const likingFields = Object.fromEntries(
@@ -123,15 +118,18 @@ const likingFields = Object.fromEntries(
 /** What is learnt comes from a program, not from a person's fields. */
 const learnt = (limit: number) => Joi.number().strict().min(-limit).max(limit).required();
 const sure = (limit: number) => Joi.number().strict().min(0).max(limit).required();
-const calibrationSchema = Joi.object({
-  takeUp: Joi.object({ share: learnt(0.9), sd: sure(2) }).required(),
-  hand: Joi.object({ meanMm: learnt(300), sdMm: sure(300) }).required(),
-  client: Joi.object({ meanMm: learnt(300), sdMm: sure(300).allow(null) }).required(),
-}).messages({ '*': 'The calibration must hold take-up, hand and client, each with its mean and how sure it is.' });
+const calibrationSchema = worded(
+  Joi.object({
+    takeUp: Joi.object({ share: learnt(0.9), sd: sure(2) }).required(),
+    hand: Joi.object({ meanMm: learnt(300), sdMm: sure(300) }).required(),
+    client: Joi.object({ meanMm: learnt(300), sdMm: sure(300).allow(null) }).required(),
+  }),
+  { '*': 'The calibration must hold take-up, hand and client, each with its mean and how sure it is.' },
+);
 
-const knownKind = Joi.any()
-  .valid(...neckwearKinds)
-  .messages({ 'any.only': `Only a long tie can be planned for: kind must be one of: ${neckwearKinds.join(', ')}.` });
+const knownKind = worded(Joi.any().valid(...neckwearKinds), {
+  'any.only': `Only a long tie can be planned for: kind must be one of: ${neckwearKinds.join(', ')}.`,
+});
 
 function tieSchema(say: Say): Joi.ObjectSchema<KnownOfTie> {
   return group('The tie', {
@@ -156,7 +154,7 @@ export function checkTie(input: unknown, units: LengthUnit): Checked<KnownOfTie>
 }
 
 function group(label: string, fields: Joi.SchemaMap): Joi.ObjectSchema {
-  return Joi.object(fields).messages({
+  return worded(Joi.object(fields), {
     'any.required': `${label} is missing.`,
     'object.base': `${label} must be an object with its measures.`,
   });

@@ -3,6 +3,7 @@ import express, { type Express, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import sirv from 'sirv';
+import { answerPlan } from './planning.ts';
 import { onlyForHosts, onlyFromHere, problem } from './refusals.ts';
 
 export interface ShellOptions {
@@ -61,6 +62,7 @@ export function shellFor({ handler, filesIn, hosts, mostAMinute }: ShellOptions)
     }),
   );
   app.use(compression());
+  app.post('/api/plan', answerPlan);
   // Without a next one to hand over to, what it has no page for is answered with the page for that.
   app.use((request, response) => handler(request, response, undefined as never));
   return app;

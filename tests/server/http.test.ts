@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { isConnectionLoss } from '../../src/server/database.ts';
-import { bytesUnderLimit, type Content, contentOf } from '../../src/server/http/body.ts';
+import { bodyOf, type Content } from '../../src/server/http/body.ts';
 import { checkManner, checkMaxMoves } from '../../src/server/http/knotQuery.ts';
 import { invalid, notFound, Problem } from '../../src/server/http/problem.ts';
 
@@ -12,8 +12,7 @@ const post = (body: BodyInit, headers: Record<string, string> = {}) =>
     body,
     duplex: 'half',
   } as RequestInit);
-const mostBytes = 256 * 1024;
-const read = async (request: Request, content: Content = 'json') => contentOf(content, request, await bytesUnderLimit(request, mostBytes));
+const read = (request: Request, content: Content = 'json') => bodyOf(request, { content });
 const refused = (request: Request, status: number, code: string, content: Content = 'json') =>
   assert.rejects(read(request, content), (error: unknown) => error instanceof Problem && error.status === status && error.code === code);
 

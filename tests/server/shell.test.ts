@@ -145,6 +145,13 @@ test('what is too much is refused in the one error shape, and what has no page g
   const { port } = new URL(app.address);
   const large = await ask(`http://127.0.0.1:${port}/api/plan`, { 'content-type': 'application/json' }, 'POST', `"${'x'.repeat(300_000)}"`);
   assert.deepEqual([large.status, codeOf(large)], [413, 'too-large']);
+  const unsaid = await fetch(`${app.address}/api/plan`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: new Blob(['"', 'x'.repeat(300_000), '"']).stream(),
+    duplex: 'half',
+  } as RequestInit);
+  assert.equal(unsaid.status, 413, 'nor is what does not say how large it is read through');
   const missing = await ask(`${app.address}/nowhere/at/all`);
   assert.equal(missing.status, 404);
   assert.match(missing.body.toString(), /Page not found/);

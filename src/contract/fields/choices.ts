@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { oneOf } from '../atoms.ts';
 import { column, spaced, words } from '../exchange/column.ts';
+import { worded } from '../worded.ts';
 import type { Choices } from './choiceTable.ts';
 import { type FieldKind, listed } from './fieldKind.ts';
 
@@ -12,11 +13,13 @@ export interface ChoicesField {
 
 export const choicesKind: FieldKind<ChoicesField> = {
   check: ({ label, choices }) =>
-    Joi.array()
-      .items(oneOf(label, Object.keys(choices)))
-      .unique()
-      .default([])
-      .messages({ 'array.base': `${label} must be a list.`, 'array.unique': `${label}: one is named twice.` }),
+    worded(
+      Joi.array()
+        .items(oneOf(label, Object.keys(choices)))
+        .unique()
+        .default([]),
+      { 'array.base': `${label} must be a list.`, 'array.unique': `${label}: one is named twice.` },
+    ),
   columns: (name, key, { label, choices }) => [column(name, key, `${label}: any of ${Object.keys(choices).join(', ')}`, spaced, words)],
   say: ({ choices }, value) => listed(value, (code) => choices[code]?.label ?? code),
 };

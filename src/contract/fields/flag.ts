@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { column, readYes, yesOrNo } from '../exchange/column.ts';
+import { worded } from '../worded.ts';
 import type { FieldKind } from './fieldKind.ts';
 
 export interface FlagField {
@@ -8,10 +9,7 @@ export interface FlagField {
 }
 
 export const flagKind: FieldKind<FlagField> = {
-  check: ({ label }) =>
-    Joi.boolean()
-      .default(false)
-      .messages({ 'boolean.base': `${label} is either yes or no.` }),
+  check: ({ label }) => worded(Joi.boolean().default(false), { 'boolean.base': `${label} is either yes or no.` }),
   columns: (name, key, { label }) => [column(name, key, `${label}: yes or no`, yesOrNo, readYes)],
   say: (_, value) => yesOrNo(value),
 };

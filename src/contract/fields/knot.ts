@@ -3,6 +3,7 @@ import { parseKnot } from '../../core/index.ts';
 import { knotTitle } from '../../core/knot/code.ts';
 import { column, emptyIsNull, plain } from '../exchange/column.ts';
 import { canonicalMoves } from '../knotMoves.ts';
+import { worded } from '../worded.ts';
 import type { FieldKind } from './fieldKind.ts';
 
 /** A knot by its canonical moves; `null` for none. */
@@ -16,7 +17,7 @@ export const knotKind: FieldKind<KnotField> = {
   check: ({ label, required }) => {
     const enter = `${label}: enter its moves, as Li Ro Li Co T, or its name.`;
     return required
-      ? Joi.string().required().custom(canonicalMoves).messages({ 'any.required': enter, 'string.base': enter, 'string.empty': enter })
+      ? worded(Joi.string().required().custom(canonicalMoves), { 'any.required': enter, 'string.base': enter, 'string.empty': enter })
       : Joi.string().allow(null).default(null).custom(canonicalMoves);
   },
   columns: (name, key, { label }) => [

@@ -2,6 +2,7 @@ import { identifier } from '../atoms.ts';
 import { column, emptyIsNull, guarded, plain, unguarded } from '../exchange/column.ts';
 import { kindWords } from '../records/kindWords.ts';
 import type { Kind } from '../records/records.ts';
+import { worded } from '../worded.ts';
 import type { FieldKind } from './fieldKind.ts';
 
 /** Another record of the same studio, by its identifier. */
@@ -22,7 +23,7 @@ export const referenceKind: FieldKind<ReferenceField> = {
   check: ({ label, optional }) => {
     const reference = identifier(label);
     return optional === undefined
-      ? reference.required().messages({ 'string.empty': `${label}: choose one.` })
+      ? worded(reference.required(), { 'string.empty': `${label}: choose one.` })
       : reference.allow(null).default(null);
   },
   // The identifier counts; where it is empty, the name beside it is looked up.

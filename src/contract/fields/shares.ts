@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { mostColours } from '../../core/measures/measures.ts';
 import { column, readNumber, spaced, words } from '../exchange/column.ts';
+import { worded } from '../worded.ts';
 import { type FieldKind, listed } from './fieldKind.ts';
 
 /** How much of the fabric each of its colours is, in hundredths; `null` where that was not judged. */
@@ -14,16 +15,18 @@ const sumOf = (shares: readonly number[]) => shares.reduce((sum, share) => sum +
 
 export const sharesKind: FieldKind<SharesField> = {
   check: () =>
-    Joi.array()
-      .items(Joi.number().integer().min(1).max(100).messages({ '*': wholeShare }))
-      .min(1)
-      .max(mostColours)
-      .allow(null)
-      .default(null)
-      .custom((shares: number[] | null, helpers) =>
-        shares && sumOf(shares) !== 100 ? helpers.message({ custom: `The shares must add up to 100%, not ${sumOf(shares)}%.` }) : shares,
-      )
-      .messages({ 'array.base': wholeShare, 'array.min': wholeShare, 'array.max': wholeShare }),
+    worded(
+      Joi.array()
+        .items(worded(Joi.number().integer().min(1).max(100), { '*': wholeShare }))
+        .min(1)
+        .max(mostColours)
+        .allow(null)
+        .default(null)
+        .custom((shares: number[] | null, helpers) =>
+          shares && sumOf(shares) !== 100 ? helpers.message({ custom: `The shares must add up to 100%, not ${sumOf(shares)}%.` }) : shares,
+        ),
+      { 'array.base': wholeShare, 'array.min': wholeShare, 'array.max': wholeShare },
+    ),
   columns: (name, key, { label }) => [
     column(`${name}_percent`, key, `${label} of the colours, percent, adding up to 100; may be empty`, spaced, (cell) =>
       cell.trim() === '' ? null : words(cell).map(readNumber),

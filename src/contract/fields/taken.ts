@@ -7,6 +7,7 @@ import { type Column, plain, readNumber, type Values } from '../exchange/column.
 import { lengthOf, type Say } from '../lengths.ts';
 import { latest } from '../records/asWorn.ts';
 import { type TakenCode, type TakenMeasure, takenCodes } from '../records/records.ts';
+import { worded } from '../worded.ts';
 import { type FieldKind, nothing } from './fieldKind.ts';
 
 /** Every taking of a client's measures there was, each with its day and how. */
@@ -20,28 +21,30 @@ const day = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 
 export const takenKind: FieldKind<TakenField> = {
   check: (_, say) =>
-    Joi.array()
-      .items(
-        Joi.object({
-          measure: Joi.any()
-            .valid(...takenCodes)
-            .required(),
-          mm: Joi.any()
-            .required()
-            // biome-ignore lint/suspicious/noThenProperty: the schema library's own word; nothing awaits this.
-            .when('measure', { switch: takenCodes.map((code) => ({ is: code, then: lengthOf(measures.client[code], say).required() })) }),
-          how: oneOf('How it was measured', Object.keys(takings)).required(),
-          takenOn: Joi.string().pattern(day).required().messages({ '*': 'The day must be written as year-month-day.' }),
-        }),
-      )
-      .max(mostTakings)
-      .unique((a, b) => a.measure === b.measure && a.takenOn === b.takenOn)
-      .default([])
-      .messages({
+    worded(
+      Joi.array()
+        .items(
+          Joi.object({
+            measure: Joi.any()
+              .valid(...takenCodes)
+              .required(),
+            mm: Joi.any()
+              .required()
+              // biome-ignore lint/suspicious/noThenProperty: the schema library's own word; nothing awaits this.
+              .when('measure', { switch: takenCodes.map((code) => ({ is: code, then: lengthOf(measures.client[code], say).required() })) }),
+            how: oneOf('How it was measured', Object.keys(takings)).required(),
+            takenOn: worded(Joi.string().pattern(day).required(), { '*': 'The day must be written as year-month-day.' }),
+          }),
+        )
+        .max(mostTakings)
+        .unique((a, b) => a.measure === b.measure && a.takenOn === b.takenOn)
+        .default([]),
+      {
         'array.base': 'The measures must be a list.',
         'array.max': `A client has at most ${mostTakings} measures on record.`,
         'array.unique': 'One measure was taken twice on one day: keep one of them.',
-      }),
+      },
+    ),
   columns: () => takenCodes.flatMap(columnsOfTaking),
   say: (_, value, { say }) =>
     Array.isArray(value) ? (value as TakenMeasure[]).map((taken) => sayTaken(taken, say)).join('; ') || nothing : nothing,

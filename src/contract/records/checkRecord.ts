@@ -9,6 +9,7 @@ import { identifier } from '../atoms.ts';
 import { type Checked, read } from '../check.ts';
 import { kindOf } from '../fields/fieldKinds.ts';
 import { type Say, sayIn } from '../lengths.ts';
+import { worded } from '../worded.ts';
 import { fieldsOf, kinds } from './kinds/index.ts';
 import { kindCodes, kindWords } from './kindWords.ts';
 import type { Kind, RecordOf } from './records.ts';
@@ -69,12 +70,13 @@ function schemasIn(say: Say): Schemas {
 
 function schemaOf(kind: Kind, say: Say): Joi.ObjectSchema {
   const { one } = kindWords[kind];
-  return Joi.object({
-    id: identifier(`The ${one}`).required(),
-    version: Joi.number().integer().min(0).default(0),
-    archived: Joi.boolean().default(false),
-    ...Object.fromEntries(fieldsOf(kind).map(([key, field]) => [key, kindOf(field).check(field, say)])),
-  })
-    .required()
-    .messages({ 'object.base': `The ${one} must be an object.`, 'any.required': `The ${one} is empty.` });
+  return worded(
+    Joi.object({
+      id: identifier(`The ${one}`).required(),
+      version: Joi.number().integer().min(0).default(0),
+      archived: Joi.boolean().default(false),
+      ...Object.fromEntries(fieldsOf(kind).map(([key, field]) => [key, kindOf(field).check(field, say)])),
+    }).required(),
+    { 'object.base': `The ${one} must be an object.`, 'any.required': `The ${one} is empty.` },
+  );
 }

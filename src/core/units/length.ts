@@ -21,8 +21,8 @@ export function unitLabel(unit: LengthUnit, fineness: Fineness = 'tape'): string
 
 /** A length without its unit: `41.5`, `16 3/8`; a stature in feet and inches carries its marks: `5′ 10″`. */
 export function formatFigure(mm: number, unit: LengthUnit, fineness: Fineness = 'tape'): string {
-  if (fineness === 'thickness' || (fineness === 'fine' && unit === 'cm')) return trimZero(mm.toFixed(1));
-  if (unit === 'cm') return trimZero((Math.round(mm) / 10).toFixed(1));
+  if (fineness === 'thickness' || (fineness === 'fine' && unit === 'cm')) return inTenths(Math.round(mm * 10));
+  if (unit === 'cm') return inTenths(Math.round(mm));
   const total = Math.round((Math.abs(mm) / mmPerInch) * 8);
   if (fineness === 'stature') return `${Math.floor(total / 96)}′ ${inEighths(total % 96)}″`;
   return mm < 0 && total > 0 ? `−${inEighths(total)}` : inEighths(total);
@@ -56,9 +56,9 @@ function inEighths(total: number): string {
   return part ? (whole ? `${whole} ${part}` : part) : `${whole}`;
 }
 
-function trimZero(figure: string): string {
-  const trimmed = figure.replace(/\.0+$|(\.\d*?[1-9])0+$/, '$1');
-  return trimmed === '-0' ? '0' : trimmed.replace('-', '−');
+/** Without a zero after the point. */
+function inTenths(tenths: number): string {
+  return `${tenths < 0 ? '−' : ''}${Math.abs(tenths) / 10}`;
 }
 
 const fractionGlyphs: Readonly<Record<string, string>> = {

@@ -16,26 +16,54 @@ const types: Readonly<Record<Content, { readonly pattern: RegExp; readonly code:
   },
 };
 
-/** Reads a body, without reading one through that is larger than `most` bytes. */
-export async function bytesUnderLimit(request: Request, most: number): Promise<Uint8Array> {
-  const tooLarge = new Problem(413, 'too-large', `The request is larger than ${most / 1024} kB.`);
-  if (Number(request.headers.get('content-length') ?? 0) > most) throw tooLarge;
-  const chunks: Uint8Array[] = [];
-  let bytes = 0;
-  if (request.body) {
-    for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
-      bytes += chunk.byteLength;
-      if (bytes > most) throw tooLarge;
-      chunks.push(chunk);
-    }
-  }
-  return Buffer.concat(chunks);
+/** The one content type that an endpoint takes, and how much of it. */
+export interface Takes {
+  readonly content: Content;
+  readonly mostBytes?: number;
 }
 
-/** A body as the endpoint takes it: parsed JSON, or text (UTF-8). Refuses any other type, which a foreign page could send unasked. */
-export function contentOf(content: Content, request: Request, bytes: Uint8Array): unknown {
+/** What the headers of a request say of its body. */
+export interface Declared {
+  readonly type: string | null | undefined;
+  readonly length: string | null | undefined;
+}
+
+/** Far more than any request of ours needs. */
+const usualMostBytes = 256 * 1024;
+
+/**
+ * Takes a body in as it comes, whoever carries it, and refuses it, without reading it through, as soon as it is too
+ * large. `whole` is the body as the endpoint takes it.
+ */
+export function bodyTaker({ type, length }: Declared, { content, mostBytes = usualMostBytes }: Takes) {
+  if (Number(length ?? 0) > mostBytes) throw tooLarge(mostBytes);
+  const chunks: Uint8Array[] = [];
+  let bytes = 0;
+  return {
+    add(chunk: Uint8Array): void {
+      bytes += chunk.byteLength;
+      if (bytes > mostBytes) throw tooLarge(mostBytes);
+      chunks.push(chunk);
+    },
+    whole: (): unknown => contentOf(content, type ?? '', Buffer.concat(chunks)),
+  };
+}
+
+/** The same, of a request as the pages’ framework hands it over. */
+export async function bodyOf({ headers, body }: Request, takes: Takes): Promise<unknown> {
+  const taker = bodyTaker({ type: headers.get('content-type'), length: headers.get('content-length') }, takes);
+  for await (const chunk of (body ?? []) as unknown as AsyncIterable<Uint8Array>) taker.add(chunk);
+  return taker.whole();
+}
+
+function tooLarge(most: number): Problem {
+  return new Problem(413, 'too-large', `The request is larger than ${most / 1024} kB.`);
+}
+
+/** Parsed JSON, or text (UTF-8). Refuses any other type, which a foreign page could send unasked. */
+function contentOf(content: Content, type: string, bytes: Uint8Array): unknown {
   const { pattern, code, message } = types[content];
-  if (!pattern.test(request.headers.get('content-type') ?? '')) throw new Problem(415, code, message);
+  if (!pattern.test(type)) throw new Problem(415, code, message);
   const text = new TextDecoder().decode(bytes);
   if (content === 'file') return text;
   if (text.trim() === '') throw new Problem(400, 'empty-body', 'The request is empty.');

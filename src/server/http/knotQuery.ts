@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { check } from '../../contract/check.ts';
+import { worded } from '../../contract/worded.ts';
 import { type MannerCode, mannerCodes } from '../../core/knot/manners.ts';
 import { invalid } from './problem.ts';
 
@@ -7,11 +8,7 @@ const defaultMoves = 9;
 /** 5,461 knots; a longer list is of no use over the wire. */
 const mostMoves = 15;
 
-const schema = Joi.number()
-  .integer()
-  .min(3)
-  .max(mostMoves)
-  .messages({ '*': `maxMoves must be a whole number from 3 to ${mostMoves}.` });
+const schema = worded(Joi.number().integer().min(3).max(mostMoves), { '*': `maxMoves must be a whole number from 3 to ${mostMoves}.` });
 
 /** Reads `maxMoves` from a query. */
 export function checkMaxMoves(query: URLSearchParams): number {

@@ -3,7 +3,7 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { completeRequest, plan } from '../../src/core/index.ts';
 import { collarLeaves } from '../../src/drawing/collar/leaves.ts';
-import { jacketFronts } from '../../src/drawing/jacket/fronts.ts';
+import { lapelMeasure } from '../../src/drawing/jacket/fronts.ts';
 import { knotFace } from '../../src/drawing/knot/face.ts';
 import { endBelowKnot, halfWidths, straightFromMm } from '../../src/drawing/tie/outline.ts';
 import { walkLayout } from '../../src/drawing/walk/stretches.ts';
@@ -50,7 +50,7 @@ test('the lapel is as broad as measured', () => {
     for (const lapelKind of ['notch', 'peak', 'shawl'] as const) {
       for (const worn of ['open', 'closed'] as const) {
         const jacket = { lapelMm, lapelKind, worn, cut: 'single', waistcoat: false, buttoningMm: null } as const;
-        const [from, to] = jacketFronts(jacket, 450, 560, 395).measure;
+        const [from, to] = lapelMeasure(jacket, 395, 450);
         assert.ok(Math.abs(Math.hypot(to[0] - from[0], to[1] - from[1]) - lapelMm) < 1e-9);
       }
     }

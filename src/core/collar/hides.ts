@@ -24,6 +24,15 @@ export interface Hidden {
   readonly aroundMm: number;
 }
 
+function standOf({ standMm }: CoveringCollar): number {
+  return standMm ?? usualStandMm;
+}
+
+/** The band's lower edge in front, from the middle outward: y = from − slope · x, mm below the collar button. */
+export function bandEdge(collar: CoveringCollar, bandMm: number): { readonly from: number; readonly slope: number } {
+  return { from: bandMm - standOf(collar) * standShare, slope: bandSlope };
+}
+
 /**
  * What a collar leaves to be seen of the tie's band. In front, from the button, y down: the leaf's edge
  * y = (x − g/2) / tan φ crosses the band's lower edge y = w − 0.6·stand − 0.45·x at x*; what shows is x* less the knot's
@@ -31,9 +40,9 @@ export interface Hidden {
  * `bandMm` is the tie's width where it lies around the neck, the narrower of its two arms.
  */
 export function hiddenBy(collar: CoveringCollar, shape: KnotShape, bandMm: number): Hidden {
-  const stand = collar.standMm ?? usualStandMm;
+  const stand = standOf(collar);
   const tan = Math.tan(halfAngle(collar));
-  const from = bandMm - stand * standShare;
+  const { from } = bandEdge(collar, bandMm);
   const x = (from + collar.tieSpaceMm / (2 * tan)) / (1 / tan + bandSlope);
   const y = Math.max(0, (x - collar.tieSpaceMm / 2) / tan);
   const halfKnot = (shape.topMm - ((shape.topMm - shape.bottomMm) * Math.min(y, shape.heightMm)) / shape.heightMm) / 2;

@@ -7,8 +7,9 @@ import { widthAt } from '../../core/tie/width.ts';
 import { usualBeltMm, usualTie, usualWearer } from '../../core/usual.ts';
 import { collarLeaves } from '../collar/leaves.ts';
 import { type Pt, polygon } from '../geometry/path.ts';
-import { jacketFronts } from '../jacket/fronts.ts';
+import { jacketFronts, lapelMeasure } from '../jacket/fronts.ts';
 import { halfWidths } from '../tie/outline.ts';
+import { buildOf } from '../wearer/build.ts';
 
 /** What is measured on, and the name of the measure there. */
 export interface HowToProps {
@@ -82,17 +83,14 @@ function shirtSketch(): Sketch {
 }
 
 function jacketSketch(): Sketch {
-  const { fronts, lapels, measure } = jacketFronts(
-    { lapelMm: 88, lapelKind: 'notch', cut: 'single', waistcoat: false, worn: 'closed', buttoningMm: 330 },
-    beltMm,
-    460,
-    neckMm,
-  );
+  const jacket = { lapelMm: 88, lapelKind: 'notch', cut: 'single', waistcoat: false, worn: 'closed', buttoningMm: 330 } as const;
+  const build = buildOf({ heightMm, neckMm, front: 'mens' }, beltMm);
+  const { fronts } = jacketFronts(jacket, { neckMm, beltY: beltMm, build, over: 1, wearersLeft: 1 });
   return {
     box: [-250, -70, 500, 530],
-    thing: [...fronts, ...lapels].map((path) => <path key={path} d={path} />),
+    thing: fronts.flatMap(({ front, collar, lapel }) => [front, collar, lapel].map((path) => path && <path key={path} d={path} />)),
     lines: {
-      lapelMm: measure,
+      lapelMm: lapelMeasure(jacket, neckMm, beltMm),
       buttoningMm: [
         [0, 0],
         [0, 330],

@@ -5,7 +5,8 @@ import { buttoningPoint } from '../../core/jacket/opening.ts';
 import { formatFigure } from '../../core/units/length.ts';
 import { Dimension } from '../sheet/Dimension.tsx';
 import { BodyFigure, OpeningMarks } from '../wearer/BodyFigure.tsx';
-import { jacketFronts } from './fronts.ts';
+import { buildOfClient } from '../wearer/build.ts';
+import { lapelMeasure } from './fronts.ts';
 
 interface JacketSheetProps {
   readonly id: string;
@@ -21,15 +22,16 @@ export function JacketSheet({ children, ...figure }: JacketSheetProps) {
   const { client, jacket, units } = figure.request;
   if (!jacket) return null;
   const beltY = frontDropOf(client).meanMm;
-  const [from, to] = jacketFronts(jacket, beltY, 0, client.neckMm).measure;
+  const [from, to] = lapelMeasure(jacket, client.neckMm, beltY);
+  const x = -buildOfClient(client).halfMm - 12;
   const buttonY = buttoningPoint(jacket, beltY);
   return (
     <BodyFigure {...figure} told={false}>
       <OpeningMarks request={figure.request} />
       <Dimension from={[-from[0], from[1]]} to={[-to[0], to[1]]} ink="set" label={formatFigure(jacket.lapelMm, units)} size={16} />
       <Dimension
-        from={[-212, 0]}
-        to={[-212, buttonY]}
+        from={[x, 0]}
+        to={[x, buttonY]}
         ink={jacket.buttoningMm === null ? 'follows' : 'set'}
         label={`${jacket.buttoningMm === null ? '≈ ' : ''}${formatFigure(buttonY, units)}`}
         place="left"

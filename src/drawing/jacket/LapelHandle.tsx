@@ -3,7 +3,7 @@ import type { PlanRequest } from '../../core/index.ts';
 import { measures } from '../../core/measures/measures.ts';
 import { formatLength } from '../../core/units/length.ts';
 import { Handle } from '../sheet/Handle.tsx';
-import { jacketFronts } from './fronts.ts';
+import { lapelMeasure } from './fronts.ts';
 
 interface LapelHandleProps {
   readonly jacket: NonNullable<PlanRequest['jacket']>;
@@ -14,7 +14,7 @@ interface LapelHandleProps {
 /** The lapel at its broadest, to be taken by the hand on whatever picture shows the jacket's fronts. */
 export function LapelHandle({ jacket, request: { client, units }, onChange }: LapelHandleProps) {
   const { minMm, maxMm } = measures.jacket.lapelMm;
-  const [, to] = jacketFronts(jacket, frontDropOf(client).meanMm, 0, client.neckMm).measure;
+  const [, to] = lapelMeasure(jacket, client.neckMm, frontDropOf(client).meanMm);
   return (
     <Handle
       x={-to[0]}

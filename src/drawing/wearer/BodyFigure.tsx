@@ -9,7 +9,8 @@ import { Dimension } from '../sheet/Dimension.tsx';
 import { inkColour } from '../sheet/ink.ts';
 import { Note } from '../sheet/Note.tsx';
 import { Sheet, useMmPerPx } from '../sheet/Sheet.tsx';
-import { bodyHalfMm, Dressed } from './Dressed.tsx';
+import { buildOfClient } from './build.ts';
+import { Dressed } from './Dressed.tsx';
 
 interface BodyFigureProps {
   readonly id: string;
@@ -22,22 +23,23 @@ interface BodyFigureProps {
   readonly children?: ReactNode;
 }
 
-const box = { left: -300, right: 250, top: -84, belowBelt: 96 };
+const box = { left: 112, right: 64, top: -96, belowBelt: 120 };
 
 /** A client without a tie: landmarks, belt line and how surely they are known. */
 export function BodyFigure({ told = true, className, children, ...dressed }: BodyFigureProps) {
   const { request } = dressed;
   const drop = frontDropOf(request.client);
   const bottomMm = drop.meanMm + box.belowBelt;
+  const { halfMm } = buildOfClient(request.client);
   const say = (mm: number) => formatLength(mm, request.units);
   const known = drop.measured ? 'measured with a tape' : `estimated, ±${say(drop.sdMm)}`;
   return (
     <Sheet
-      box={{ x: box.left, y: box.top, width: box.right - box.left, height: bottomMm - box.top }}
+      box={{ x: -halfMm - box.left, y: box.top, width: 2 * halfMm + box.left + box.right, height: bottomMm - box.top }}
       label={`Front: the belt top lies ${say(drop.meanMm)} below the collar button, ${known}.`}
       {...(className === undefined ? {} : { className })}
     >
-      <Dressed {...dressed} bottomMm={bottomMm} />
+      <Dressed {...dressed} view="facing" bottomMm={bottomMm} />
       {told && <Known {...dressed} />}
       {children}
     </Sheet>
@@ -48,28 +50,29 @@ function Known({ request }: Pick<BodyFigureProps, 'request'>) {
   const mmPerPx = useMmPerPx();
   const { client, units } = request;
   const drop = frontDropOf(client);
-  const x = bodyHalfMm + 12;
+  const { halfMm } = buildOfClient(client);
+  const x = halfMm + 12;
   const named = landmarksOf(client, []).filter(({ name }) => name !== 'belt top');
   return (
     <g>
       {named.map(({ name, meanMm, sdMm }) => (
         <g key={name}>
           <path
-            d={`M${-bodyHalfMm - 3} ${meanMm - sdMm}V${meanMm + sdMm}`}
+            d={`M${-halfMm - 3} ${meanMm - sdMm}V${meanMm + sdMm}`}
             stroke="var(--color-line)"
             strokeWidth={4 * mmPerPx}
             strokeLinecap="round"
           />
-          <Note x={-bodyHalfMm - 9 * mmPerPx} y={meanMm + 4 * mmPerPx} size={12} anchor="end">
+          <Note x={-halfMm - 9 * mmPerPx} y={meanMm + 4 * mmPerPx} size={12} anchor="end">
             {name.replace('bottom of the ', '')}
           </Note>
         </g>
       ))}
       {!drop.measured && (
         <rect
-          x={-bodyHalfMm}
+          x={-halfMm}
           y={drop.meanMm - drop.sdMm}
-          width={2 * bodyHalfMm}
+          width={2 * halfMm}
           height={2 * drop.sdMm}
           fill={inkColour.follows}
           fillOpacity={0.18}

@@ -3,106 +3,179 @@ import { frontDropOf } from '../../core/body/frontDrop.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import { collarLeaves } from '../collar/leaves.ts';
 import { curve } from '../geometry/path.ts';
-import { jacketFronts } from '../jacket/fronts.ts';
+import { type View, wearersLeft } from '../geometry/view.ts';
+import { type JacketDrawing, jacketFronts } from '../jacket/fronts.ts';
+import { type Build, buildOf, neckOf, sleeveOf, torsoOf } from './build.ts';
 
 export interface DressedProps {
   /** Makes the drawing's own ids; one a drawing on a page. */
   readonly id: string;
   readonly request: Pick<PlanRequest, 'client' | 'shirt' | 'jacket'>;
+  readonly view: View;
   readonly shirtColour: string;
   readonly jacketColour: string | null;
   /** Lower edge of the picture, mm below the collar button. */
   readonly bottomMm: number;
+  /** What lies around the stand, behind the neck's foot. */
+  readonly band?: ReactNode;
   /** What is worn between shirt and collar. */
   readonly children?: ReactNode;
   /** What shines through a waistcoat. */
   readonly throughWaistcoat?: ReactNode;
 }
 
-/** How far the picture of the body reaches to each side: shoulders are cut off, since no measure of ours lies there. */
-export const bodyHalfMm = 180;
-
 const outline = { stroke: 'var(--color-ink)', strokeOpacity: 0.55, strokeWidth: 0.8 } as const;
+const seam = { fill: 'none', stroke: '#000', strokeOpacity: 0.4, strokeWidth: 0.8 } as const;
+const shirtEaseMm = 6;
 
-/** The front of a client in shirt, trousers and jacket, in true proportion. */
-export function Dressed({ id, request, shirtColour, jacketColour, bottomMm, children, throughWaistcoat }: DressedProps) {
+/**
+ * The front of a client in shirt, trousers and jacket, in true proportion. The neck stands in the collar; leaves lie over
+ * the tie, fronts over the leaves. Seen in the wearer's mirror all of it is turned, so that the front on top stays on the
+ * wearer's side that it buttons on.
+ */
+export function Dressed({ id, request, view, shirtColour, jacketColour, bottomMm, band, children, throughWaistcoat }: DressedProps) {
   const { client, shirt, jacket } = request;
   const collar = collarLeaves(shirt, client.neckMm);
   const beltY = frontDropOf(client).meanMm;
-  const fronts = jacket ? jacketFronts(jacket, beltY, bottomMm, client.neckMm) : undefined;
-  const neck = collar.neckHalfMm;
+  const build = buildOf(client, beltY);
+  const left = wearersLeft(view);
+  // A man's coat buttons left over right, a woman's right over left.
+  const over = client.front === 'womens' ? (-left as 1 | -1) : left;
+  const fronts = jacket ? jacketFronts(jacket, { neckMm: client.neckMm, beltY, build, over, wearersLeft: left }) : undefined;
+  const torso = torsoOf(build, shirtEaseMm, beltY + 12);
 
   return (
     <g clipPath={`url(#${id}-body)`}>
       <defs>
         <clipPath id={`${id}-body`}>
-          <rect x={-bodyHalfMm} y={-140} width={2 * bodyHalfMm} height={bottomMm + 140} />
+          <rect x={-build.halfMm} y={-160} width={2 * build.halfMm} height={bottomMm + 160} />
         </clipPath>
         <linearGradient id={`${id}-leaf`} x1="0" x2="0" y1="0" y2="1">
-          <stop offset="0" stopColor="#fff" stopOpacity="0.55" />
-          <stop offset="1" stopColor="#16202a" stopOpacity="0.07" />
+          <stop offset="0" stopColor="#16202a" stopOpacity="0.12" />
+          <stop offset="0.3" stopColor="#fff" stopOpacity="0.5" />
+          <stop offset="1" stopColor="#16202a" stopOpacity="0.04" />
         </linearGradient>
+        <linearGradient id={`${id}-neck`}>
+          <stop offset="0" stopColor="#16202a" stopOpacity="0.24" />
+          <stop offset="0.38" stopColor="#fff" stopOpacity="0.16" />
+          <stop offset="1" stopColor="#16202a" stopOpacity="0.3" />
+        </linearGradient>
+        <linearGradient id={`${id}-under`} x1="0" x2="0" y1="0" y2="1">
+          <stop offset="0.55" stopColor="#16202a" stopOpacity="0" />
+          <stop offset="1" stopColor="#16202a" stopOpacity="0.34" />
+        </linearGradient>
+        {([1, -1] as const).map((side) => (
+          <linearGradient key={side} id={shadeOf(id, side)} x1={side === 1 ? 0 : 1} x2={side === 1 ? 1 : 0}>
+            <stop offset="0.45" stopColor="#0b1016" stopOpacity="0" />
+            <stop offset="1" stopColor="#0b1016" stopOpacity="0.26" />
+          </linearGradient>
+        ))}
       </defs>
 
-      <path
-        d={curve`M${-neck} -140 L${-neck} -44 C${-neck} -8 ${neck} -8 ${neck} -44 L${neck} -140 Z`}
-        fill="var(--color-form)"
-        {...outline}
-        strokeOpacity={0.3}
-      />
-      <path d={shirtBody(neck, beltY + 12)} fill={shirtColour} {...outline} />
-      <Placket buttonsMm={shirt.buttonsMm} bottomMm={beltY} />
-      <Trousers beltY={beltY} beltHeightMm={client.beltHeightMm} bottomMm={bottomMm} />
+      <Trousers build={build} beltY={beltY} beltHeightMm={client.beltHeightMm} bottomMm={bottomMm} />
+      {!jacket &&
+        ([1, -1] as const).map((side) => (
+          <Cloth key={side} id={id} side={side} d={sleeveOf(build, side, shirtEaseMm)} colour={shirtColour} />
+        ))}
+      <path d={torso.area} fill={shirtColour} />
+      <path d={torso.edges} fill="none" {...outline} />
+      <Placket buttonsMm={shirt.buttonsMm} bottomMm={beltY} over={over} />
+      {band}
       <path d={collar.inside} fill={shirtColour} {...outline} />
-      <path d={collar.inside} fill="#16202a" fillOpacity="0.2" />
+      <path d={collar.inside} fill="#16202a" fillOpacity="0.28" />
+      <path d={neckOf(build)} fill="var(--color-form)" />
+      <path d={neckOf(build)} fill={`url(#${id}-neck)`} />
+      <path d={neckOf(build)} fill={`url(#${id}-under)`} {...outline} strokeOpacity={0.3} />
 
       {children}
+
+      {collar.leaves.map((leaf, i) => (
+        <g key={leaf}>
+          <path d={leaf} fill={shirtColour} {...outline} strokeLinejoin="round" />
+          <path d={leaf} fill={`url(#${id}-leaf)`} />
+          <path
+            d={collar.stitching[i]}
+            fill="none"
+            stroke="var(--color-ink)"
+            strokeOpacity="0.25"
+            strokeWidth="0.6"
+            strokeDasharray="3 1.4"
+          />
+        </g>
+      ))}
 
       {fronts?.waistcoat && jacketColour && (
         <g fill={jacketColour} {...outline}>
           <path d={fronts.waistcoat.outline} />
+          <path d={fronts.waistcoat.outline} fill="#0b1016" fillOpacity="0.14" stroke="none" />
           {fronts.waistcoat.buttons.map(([x, y]) => (
             <circle key={y} cx={x} cy={y} r={4} fill="#0006" stroke="none" />
           ))}
           {throughWaistcoat}
         </g>
       )}
-
-      {collar.leaves.map((leaf) => (
-        <g key={leaf} fill={shirtColour} {...outline}>
-          <path d={leaf} />
-          <path d={leaf} fill={`url(#${id}-leaf)`} stroke="none" />
-        </g>
-      ))}
-
-      {fronts && jacketColour && (
-        <g fill={jacketColour} {...outline} strokeLinejoin="round">
-          {fronts.fronts.map((front) => (
-            <path key={front} d={front} />
-          ))}
-          {fronts.lapels.map((lapel) => (
-            <g key={lapel}>
-              <path d={lapel} />
-              <path d={lapel} fill="#fff" fillOpacity="0.09" stroke="#fff" strokeOpacity="0.22" />
-            </g>
-          ))}
-          {fronts.buttons.map(([x, y]) => (
-            <circle key={`${x} ${y}`} cx={x} cy={y} r={7} fill="#0007" stroke="#fff" strokeOpacity="0.35" />
-          ))}
-        </g>
-      )}
+      {fronts && jacketColour && <Jacket id={id} fronts={fronts} colour={jacketColour} />}
     </g>
   );
 }
 
-function shirtBody(neck: number, hemY: number): string {
-  return curve`M${-neck - 8} -26 C${-neck - 30} -6 -150 14 -196 52 L-176 ${hemY} L176 ${hemY} L196 52 C150 14 ${neck + 30} -6 ${neck + 8} -26 C${neck * 0.5} 16 ${-neck * 0.5} 16 ${-neck - 8} -26 Z`;
+function shadeOf(id: string, side: 1 | -1): string {
+  return `${id}-side${side === 1 ? 'r' : 'l'}`;
 }
 
-function Placket({ buttonsMm, bottomMm }: { readonly buttonsMm: readonly number[]; readonly bottomMm: number }) {
+/** A piece of cloth that turns away from the light toward its side. */
+function Cloth({ id, side, d, colour }: { readonly id: string; readonly side: 1 | -1; readonly d: string; readonly colour: string }) {
+  return (
+    <>
+      <path d={d} fill={colour} {...outline} strokeLinejoin="round" />
+      <path d={d} fill={`url(#${shadeOf(id, side)})`} />
+    </>
+  );
+}
+
+function Jacket({ id, fronts, colour }: { readonly id: string; readonly fronts: JacketDrawing; readonly colour: string }) {
   return (
     <g>
-      <path d={curve`M-16 24 V${bottomMm} M16 24 V${bottomMm}`} stroke="var(--color-ink)" strokeOpacity="0.22" strokeWidth="0.8" />
+      {fronts.fronts.map(({ side, sleeve }) => (
+        <Cloth key={side} id={id} side={side} d={sleeve} colour={colour} />
+      ))}
+      {fronts.fronts.map(({ side, front, lines, lapel, collar }) => (
+        <g key={side}>
+          <Cloth id={id} side={side} d={front} colour={colour} />
+          {lines.map((line) => (
+            <path key={line} d={line} {...seam} />
+          ))}
+          {[collar, lapel].map(
+            (piece) =>
+              piece && (
+                <g key={piece} strokeLinejoin="round">
+                  <path d={piece} fill={colour} {...outline} strokeOpacity={0.75} />
+                  <path d={piece} fill="#fff" fillOpacity="0.1" />
+                </g>
+              ),
+          )}
+        </g>
+      ))}
+      {fronts.buttons.map(([x, y]) => (
+        <circle key={`${x} ${y}`} cx={x} cy={y} r={7} fill="#0009" stroke="#fff" strokeOpacity="0.35" />
+      ))}
+    </g>
+  );
+}
+
+interface PlacketProps {
+  readonly buttonsMm: readonly number[];
+  readonly bottomMm: number;
+  /** On which side of the picture the front lies that is buttoned over the other. */
+  readonly over: 1 | -1;
+}
+
+/** The front that is buttoned over, edged past the middle toward the other. */
+function Placket({ buttonsMm, bottomMm, over }: PlacketProps) {
+  return (
+    <g>
+      <path d={curve`M${-over * 16} 10 V${bottomMm}`} stroke="var(--color-ink)" strokeOpacity="0.34" strokeWidth="0.9" />
+      <path d={curve`M${over * 16} 14 V${bottomMm}`} stroke="var(--color-ink)" strokeOpacity="0.22" strokeWidth="0.8" />
       {buttonsMm
         .filter((y) => y < bottomMm)
         .map((y) => (
@@ -121,17 +194,32 @@ function Placket({ buttonsMm, bottomMm }: { readonly buttonsMm: readonly number[
 }
 
 interface TrousersProps {
+  readonly build: Build;
   readonly beltY: number;
   readonly beltHeightMm: number;
   readonly bottomMm: number;
 }
 
-function Trousers({ beltY, beltHeightMm, bottomMm }: TrousersProps) {
+function Trousers({ build: { waist, hip }, beltY, beltHeightMm, bottomMm }: TrousersProps) {
+  const top = waist[0] + 8;
+  const fork = hip[1] + 20;
+  const low = Math.max(bottomMm, fork) + 40;
   return (
     <g>
-      <path d={curve`M-178 ${beltY} H178 L184 ${bottomMm} H-184 Z`} fill="var(--color-trousers)" />
-      <path d={curve`M0 ${beltY + beltHeightMm} V${bottomMm}`} stroke="#fff" strokeOpacity="0.18" strokeWidth="1" />
-      <rect x={-178} y={beltY} width={356} height={beltHeightMm} fill="var(--color-belt)" />
+      <path
+        d={curve`M${-top} ${beltY} H${top} C${top + 4} ${beltY + 50} ${hip[0] + 8} ${hip[1] - 40} ${hip[0] + 8} ${low} H10 L2 ${fork} H-2 L-10 ${low} H${-hip[0] - 8} C${-hip[0] - 8} ${hip[1] - 40} ${-top - 4} ${beltY + 50} ${-top} ${beltY} Z`}
+        fill="var(--color-trousers)"
+      />
+      <path
+        d={curve`M3 ${beltY + beltHeightMm} V${fork} M${-top * 0.55} ${beltY + beltHeightMm} V${low} M${top * 0.55} ${beltY + beltHeightMm} V${low}`}
+        stroke="#fff"
+        strokeOpacity="0.16"
+        strokeWidth="1"
+      />
+      <rect x={-top - 1} y={beltY} width={2 * top + 2} height={beltHeightMm} fill="var(--color-belt)" />
+      {([1, -1] as const).map((side) => (
+        <rect key={side} x={side * top * 0.52 - 5} y={beltY - 3} width={10} height={beltHeightMm + 6} fill="var(--color-trousers)" />
+      ))}
       <rect x={-24} y={beltY - 3} width={48} height={beltHeightMm + 6} rx={3} fill="none" stroke="var(--color-buckle)" strokeWidth={4} />
       <path d={curve`M0 ${beltY + beltHeightMm / 2} h24`} stroke="var(--color-buckle)" strokeWidth={3} />
     </g>

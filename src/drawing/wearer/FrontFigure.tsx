@@ -8,17 +8,16 @@ import { Dimension } from '../sheet/Dimension.tsx';
 import { inkColour } from '../sheet/ink.ts';
 import { Note } from '../sheet/Note.tsx';
 import { Sheet, useMmPerPx } from '../sheet/Sheet.tsx';
-import { bodyHalfMm } from './Dressed.tsx';
+import { buildOfClient } from './build.ts';
 import { bladeSideX } from './HungTie.tsx';
 import { Wearer, type WearerProps } from './Wearer.tsx';
 
 type FrontFigureProps = Omit<WearerProps, 'bottomMm'> & { readonly className?: string; readonly children?: ReactNode };
 
 const topMm = -96;
-const belowBeltMm = 110;
+const belowBeltMm = 150;
 /** The body stands between its landmarks on the left and its measures on the right. */
-const leftMm = -308;
-const rightMm = 258;
+const besideMm = { left: 118, right: 66 } as const;
 
 /** The whole front, chin to below the belt, with the tape, the landmarks, and where the tip falls. */
 export function FrontFigure({ className, children, ...wearer }: FrontFigureProps) {
@@ -26,16 +25,17 @@ export function FrontFigure({ className, children, ...wearer }: FrontFigureProps
   const drop = frontDropOf(request.client).meanMm;
   const lowest = stage === 'hung' ? Math.max(plan.start.bladeDropMm, plan.start.tailDropMm) + 40 : 0;
   const bottomMm = Math.max(drop + belowBeltMm, lowest);
+  const { halfMm } = buildOfClient(request.client);
   return (
     <Sheet
-      box={{ x: leftMm, y: topMm, width: rightMm - leftMm, height: bottomMm - topMm }}
+      box={{ x: -halfMm - besideMm.left, y: topMm, width: 2 * halfMm + besideMm.left + besideMm.right, height: bottomMm - topMm }}
       label={describe(wearer)}
       {...(className === undefined ? {} : { className })}
     >
       <Wearer {...wearer} bottomMm={bottomMm} />
       {stage === 'tied' ? <Tip {...wearer} /> : <Ends {...wearer} />}
       <Landmarks {...wearer} />
-      <Sides view={wearer.view} y={topMm} />
+      <Sides view={wearer.view} halfMm={halfMm} y={topMm} />
       {children}
     </Sheet>
   );
@@ -55,7 +55,7 @@ function Tip({ request, plan }: Omit<WearerProps, 'bottomMm'>) {
   const { aim, units } = request;
   const target = frontDropOf(request.client).meanMm + aim.offsetMm;
   const { dropMm, sdMm } = plan.tip;
-  const x = -bodyHalfMm - 14;
+  const x = -buildOfClient(request.client).halfMm - 8;
   return (
     <g>
       <rect x={-70} y={target - aim.aboveMm} width={140} height={Math.max(1, aim.aboveMm + aim.belowMm)} fill="#fff" fillOpacity="0.35" />
@@ -105,13 +105,14 @@ function Ends({ request, plan, view }: Omit<WearerProps, 'bottomMm'>) {
 
 function Landmarks({ request }: Omit<WearerProps, 'bottomMm'>) {
   const mmPerPx = useMmPerPx();
+  const { halfMm } = buildOfClient(request.client);
   const named = landmarksOf(request.client, []).filter(({ name }) => name !== 'belt top');
   return (
     <g>
       {named.map(({ name, meanMm }) => (
         <g key={name}>
-          <path d={`M${-bodyHalfMm} ${meanMm}h${-4 * mmPerPx}`} stroke="var(--color-soft)" strokeWidth={mmPerPx} />
-          <Note x={-bodyHalfMm - 7 * mmPerPx} y={meanMm + 4 * mmPerPx} size={12} anchor="end">
+          <path d={`M${-halfMm} ${meanMm}h${-4 * mmPerPx}`} stroke="var(--color-soft)" strokeWidth={mmPerPx} />
+          <Note x={-halfMm - 7 * mmPerPx} y={meanMm + 4 * mmPerPx} size={12} anchor="end">
             {name.replace('bottom of the ', '')}
           </Note>
         </g>
@@ -120,15 +121,15 @@ function Landmarks({ request }: Omit<WearerProps, 'bottomMm'>) {
   );
 }
 
-function Sides({ view, y }: { readonly view: WearerProps['view']; readonly y: number }) {
+function Sides({ view, halfMm, y }: { readonly view: WearerProps['view']; readonly halfMm: number; readonly y: number }) {
   const mmPerPx = useMmPerPx();
   const { left, right } = viewLabels[view];
   return (
     <g>
-      <Note x={-bodyHalfMm} y={y + 14 * mmPerPx} size={12}>
+      <Note x={-halfMm - besideMm.left} y={y + 14 * mmPerPx} size={12}>
         {left}
       </Note>
-      <Note x={bodyHalfMm} y={y + 14 * mmPerPx} size={12} anchor="end">
+      <Note x={halfMm + besideMm.right} y={y + 14 * mmPerPx} size={12} anchor="end">
         {right}
       </Note>
     </g>

@@ -41,21 +41,18 @@ export function Wearer(props: WearerProps) {
       strokeDasharray="5 5"
     />
   );
+  const band = stage === 'tied' && <CollarBand id={id} request={request} plan={plan} neckHalfMm={neckHalfMm} />;
   return (
-    <Dressed {...props} throughWaistcoat={behindWaistcoat}>
+    <Dressed {...props} band={band} throughWaistcoat={behindWaistcoat}>
       <defs>
         <FabricDefs id={id} cloth={cloth} />
       </defs>
-      {stage === 'tied' ? (
-        <Tied {...props} neckHalfMm={neckHalfMm} />
-      ) : (
-        <HungTie id={id} request={request} plan={plan} view={props.view} neckHalfMm={neckHalfMm} />
-      )}
+      {stage === 'tied' ? <Tied {...props} /> : <HungTie id={id} request={request} plan={plan} view={props.view} neckHalfMm={neckHalfMm} />}
     </Dressed>
   );
 }
 
-function Tied({ id, request, plan, view, cloth, picture, neckHalfMm }: WearerProps & { readonly neckHalfMm: number }) {
+function Tied({ id, request, plan, view, cloth, picture }: WearerProps) {
   const { tie } = request;
   const { sheen } = fabrics[tie.fabric];
   const dimple = patterns[tie.pattern].quiet ? fabrics[tie.fabric].dimple : fabrics[tie.fabric].dimple * 0.5;
@@ -65,7 +62,6 @@ function Tied({ id, request, plan, view, cloth, picture, neckHalfMm }: WearerPro
   const foot = footOf(plan.shape, frame, picture);
   return (
     <g>
-      <CollarBand id={id} request={request} plan={plan} view={view} neckHalfMm={neckHalfMm} />
       {plan.tail.dropMm > heightMm && (
         <path
           d={polygon(endBelowKnot(tie, 'tail', { ...foot, widthMm: 0.94 * foot.widthMm }, heightMm - 4, plan.tail.dropMm))}

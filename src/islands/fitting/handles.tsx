@@ -4,10 +4,11 @@ import type { PlanRequest } from '../../core/index.ts';
 import { measures } from '../../core/measures/measures.ts';
 import { formatFigure, formatLength } from '../../core/units/length.ts';
 import { SpreadHandle } from '../../drawing/collar/SpreadHandle.tsx';
-import { jacketFronts } from '../../drawing/jacket/fronts.ts';
+import { lapelMeasure } from '../../drawing/jacket/fronts.ts';
 import { LapelHandle } from '../../drawing/jacket/LapelHandle.tsx';
 import { Dimension } from '../../drawing/sheet/Dimension.tsx';
 import { Handle } from '../../drawing/sheet/Handle.tsx';
+import { buildOfClient } from '../../drawing/wearer/build.ts';
 import { type LengthEntry, useEntry } from '../ui/entry.ts';
 
 interface HandleProps {
@@ -20,7 +21,7 @@ export function FrontDropHandle({ request }: HandleProps) {
   const how = useEntry<Taking>('question.client.frontDropHow');
   const { minMm, maxMm } = measures.client.frontDropMm;
   const drop = frontDropOf(request.client);
-  const x = 196;
+  const x = buildOfClient(request.client).halfMm + 12;
   return (
     <g>
       <Dimension
@@ -53,7 +54,7 @@ export function LapelMeasure({ request }: HandleProps) {
   const field = useEntry<LengthEntry>('question.jacket.lapelMm');
   const { client, jacket, units } = request;
   if (!jacket) return null;
-  const [from, to] = jacketFronts(jacket, frontDropOf(client).meanMm, 0, client.neckMm).measure;
+  const [from, to] = lapelMeasure(jacket, client.neckMm, frontDropOf(client).meanMm);
   return (
     <g>
       <Dimension from={[-from[0], from[1]]} to={[-to[0], to[1]]} ink="set" label={formatFigure(jacket.lapelMm, units)} />

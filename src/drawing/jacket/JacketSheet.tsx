@@ -17,13 +17,18 @@ interface JacketSheetProps {
   readonly children?: ReactNode;
 }
 
+/** Beside the sleeve: where the buttoning point's line stands. */
+export function buttoningLineX(client: PlanRequest['client']): number {
+  return -buildOfClient(client).halfMm - 12;
+}
+
 /** A jacket worn as it is worn, with its lapel, its buttoning point, and what it leaves open. */
 export function JacketSheet({ children, ...figure }: JacketSheetProps) {
   const { client, jacket, units } = figure.request;
   if (!jacket) return null;
   const beltY = frontDropOf(client).meanMm;
   const [from, to] = lapelMeasure(jacket, client.neckMm, beltY);
-  const x = -buildOfClient(client).halfMm - 12;
+  const x = buttoningLineX(client);
   const buttonY = buttoningPoint(jacket, beltY);
   return (
     <BodyFigure {...figure} told={false}>

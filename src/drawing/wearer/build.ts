@@ -66,8 +66,10 @@ export function sideOf(build: Build, side: 1 | -1, ease: number, hemY: number): 
   const [hx, hy] = hollow(build);
   const x = (value: number) => side * value;
   const waistX = waist[0] + ease;
-  const hemX = Math.max(waistX, hip[0] + ease);
-  return curve`L${x(hx)} ${hy} C${x(hx + (sx - hx) * 0.3)} ${hy + (sy - hy) * 0.42} ${x(hx + (sx - hx) * 0.7)} ${hy + (sy - hy) * 0.74} ${x(sx)} ${sy} C${x(sx - 6)} ${sy + 60} ${x(armpit[0] - 4)} ${armpit[1] - 50} ${x(armpit[0] + ease)} ${armpit[1]} C${x(armpit[0] + ease - 4)} ${armpit[1] + (waist[1] - armpit[1]) * 0.5} ${x(waistX)} ${waist[1] - 50} ${x(waistX)} ${waist[1]} C${x(waistX)} ${waist[1] + 60} ${x(hemX)} ${hip[1] - 40} ${x(hemX + (hemY - hip[1]) * 0.04)} ${hemY}`;
+  // A hem above the hip has not reached its width yet.
+  const reached = Math.min(1, (hemY - waist[1]) / (hip[1] - waist[1]));
+  const hemX = waistX + Math.max(0, hip[0] - waist[0]) * reached;
+  return curve`L${x(hx)} ${hy} C${x(hx + (sx - hx) * 0.3)} ${hy + (sy - hy) * 0.42} ${x(hx + (sx - hx) * 0.7)} ${hy + (sy - hy) * 0.74} ${x(sx)} ${sy} C${x(sx - 6)} ${sy + 60} ${x(armpit[0] - 4)} ${armpit[1] - 50} ${x(armpit[0] + ease)} ${armpit[1]} C${x(armpit[0] + ease - 4)} ${armpit[1] + (waist[1] - armpit[1]) * 0.5} ${x(waistX)} ${waist[1] - 50} ${x(waistX)} ${waist[1]} C${x(waistX)} ${waist[1] + 60 * reached} ${x(hemX)} ${Math.min(hip[1], hemY) - 40} ${x(hemX + Math.max(0, hemY - hip[1]) * 0.04)} ${hemY}`;
 }
 
 /** A sleeve hanging beside the body, from the shoulder to the wrist. */

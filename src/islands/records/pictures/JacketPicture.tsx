@@ -4,7 +4,7 @@ import { buttoningPoint } from '../../../core/jacket/opening.ts';
 import { measures } from '../../../core/measures/measures.ts';
 import { formatLength } from '../../../core/units/length.ts';
 import { usualColours, usualLapelMm } from '../../../core/usual.ts';
-import { JacketSheet } from '../../../drawing/jacket/JacketSheet.tsx';
+import { buttoningLineX, JacketSheet } from '../../../drawing/jacket/JacketSheet.tsx';
 import { LapelHandle } from '../../../drawing/jacket/LapelHandle.tsx';
 import { Handle } from '../../../drawing/sheet/Handle.tsx';
 import { useRecord } from '../form/useRecord.ts';
@@ -38,7 +38,7 @@ export function JacketPicture() {
       >
         <LapelHandle jacket={jacket} request={request} onChange={(mm) => store.set('lapelMm', mm)} />
         <Handle
-          x={-212}
+          x={buttoningLineX(request.client)}
           y={buttonMm}
           axis="y"
           label="Buttoning point"

@@ -15,6 +15,7 @@ export interface WornColours {
   readonly tie: readonly string[];
   readonly shirt: string | null;
   readonly jacket: string | null;
+  readonly trousers: string | null;
 }
 
 /** What a stylist saves. The id is made by the sender, so that a repeated save is the same fitting. */
@@ -75,6 +76,7 @@ const draftFields = {
     tie: Joi.array().items(colour).max(mostColours).required(),
     shirt: colour.allow(null).default(null),
     jacket: colour.allow(null).default(null),
+    trousers: colour.allow(null).default(null),
   }).required(),
   note: worded(Joi.string().allow('').max(longestNote).default(''), {
     'string.max': `A note holds ${longestNote} characters at most.`,

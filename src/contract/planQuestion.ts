@@ -4,8 +4,10 @@ import { jacketCuts, jacketWorn, lapelKinds } from '../core/jacket/jackets.ts';
 import { manners } from '../core/knot/manners.ts';
 import { contradictions } from '../core/measures/consistency.ts';
 import { type Measure, measures } from '../core/measures/measures.ts';
+import { dressCodes } from '../core/plan/dressCodes.ts';
 import { likings } from '../core/plan/habits.ts';
 import { completeRequest, type PlanQuestion } from '../core/plan/request.ts';
+import { schools } from '../core/plan/schools.ts';
 import { fabricCodes } from '../core/tie/fabrics.ts';
 import { patternCodes } from '../core/tie/patterns.ts';
 import { type KnownOfTie, neckwearKinds, tieEnds } from '../core/tie/tie.ts';
@@ -81,6 +83,7 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
       tie: tieSchema(say).required(),
       aim: group('The aim', lengths(measures.aim, say, [])),
       taste: group('The taste', { ...likingFields, ...ruleFields, ...searchFields }),
+      occasion: group('The occasion', { dressCode: oneOf('The dress code', Object.keys(dressCodes)).allow(null) }),
       liking: group('The preferences', likingFields),
       rules: group('The rules', ruleFields),
       search: group('The search', searchFields),
@@ -91,10 +94,9 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
   );
 }
 
-const ruleFields = {
-  collarRule: oneOf('The collar rule', ['thirds', 'proportion']),
-  lapelRule: oneOf('The lapel rule', ['match', 'within-inch']),
-};
+const ruleFields = Object.fromEntries(
+  Object.entries(schools).map(([key, { label, schools: each }]) => [key, oneOf(`“${label}”`, Object.keys(each))]),
+);
 
 const searchFields = {
   maxMoves: worded(Joi.number().integer().min(3).max(mostMoves), {
@@ -135,6 +137,7 @@ function tieSchema(say: Say): Joi.ObjectSchema<KnownOfTie> {
   return group('The tie', {
     kind: knownKind,
     ...lengths(measures.tie, say, ['lengthMm', 'bladeMm', 'thicknessMm']),
+    motifMm: lengthOf(measures.motif.motifMm, say).allow(null),
     fabric: oneOf('The fabric', fabricCodes),
     pattern: oneOf('The pattern', patternCodes),
     ends: oneOf('The ends', Object.keys(tieEnds)),

@@ -16,14 +16,15 @@ export async function wardrobe({ sql, studio, person }: Pick<Asked, 'sql' | 'stu
     listRecords(sql, studio.id, kind, { ...(client ? { wearableBy: client.id } : { clientId: null }), most: mostPieces }).then(
       ({ rows }) => rows,
     );
-  const [outfits, shirts, jackets, ties, squares] = await Promise.all([
+  const [outfits, shirts, jackets, ties, squares, regulations] = await Promise.all([
     client ? worn('outfits') : [],
     worn('shirts'),
     worn('jackets'),
     worn('ties'),
     worn('squares'),
+    worn('regulations'),
   ]);
-  return { studio: { ...studio, person }, client, outfits, shirts, jackets, ties, squares };
+  return { studio: { ...studio, person }, client, outfits, shirts, jackets, ties, squares, regulations };
 }
 
 async function clientAtHand(sql: Queryable, studioId: string): Promise<ClientRecord | null> {

@@ -41,7 +41,7 @@ async function views(): Promise<string[]> {
     const { rows } = await (await fetch(`${screen.app.address}/api/${kind}`)).json();
     return `/${kind}/${rows[0].id}`;
   };
-  const kinds = ['people', 'clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits', 'namings'];
+  const kinds = ['people', 'regulations', 'clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits', 'namings'];
   return [
     '/',
     '/?stage=set',

@@ -20,7 +20,16 @@ const shirt = { ...kinds.shirts.fresh, ...kept, id: '22222222-2222-4222-8222-222
 const jacket = { ...kinds.jackets.fresh, ...kept, id: '33333333-3333-4333-8333-333333333333', clientId: client.id, label: 'Navy' };
 const tie = { ...kinds.ties.fresh, ...kept, id: '44444444-4444-4444-8444-444444444444', label: 'Red', colours: ['#8c2230'] };
 const slim = { ...tie, id: '55555555-5555-4555-8555-555555555555', label: 'Slim', bladeMm: 60, neckMm: 26, tailMm: 35 };
-const wardrobe: Wardrobe = { studio, client, outfits: [], shirts: [shirt], jackets: [jacket], ties: [tie, slim], squares: [] };
+const wardrobe: Wardrobe = {
+  studio,
+  client,
+  outfits: [],
+  shirts: [shirt],
+  jackets: [jacket],
+  ties: [tie, slim],
+  squares: [],
+  regulations: [],
+};
 
 const opened = (values: AtHand, seen = wardrobe) => readAddress(new URLSearchParams(addressOf(values, seen).toString()), seen);
 /** All but what was said in passing. */

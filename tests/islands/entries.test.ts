@@ -84,6 +84,7 @@ const wardrobe: Wardrobe = {
   jackets: ['x', 'y'].map((id) => ({ ...kinds.jackets.fresh, ...owned('c'), id, label: `Jacket ${id}` })),
   ties: [],
   squares: [],
+  regulations: [],
 };
 
 test('who has no outfits is judged in each of their shirts with each of their jackets; who has, in those', () => {

@@ -16,7 +16,16 @@ import type {
 import { uncalibrated } from '../../src/core/fitbook/calibration.ts';
 import { completeRequest, plan } from '../../src/core/index.ts';
 import { soundQuestion } from '../../src/islands/atHand/question.ts';
-import { atHandOfFitting, freshAtHand, withAim, withClient, withJacket, withShirt, withTie } from '../../src/islands/atHand/values.ts';
+import {
+  atHandOfFitting,
+  freshAtHand,
+  withAim,
+  withClient,
+  withJacket,
+  withOutfit,
+  withShirt,
+  withTie,
+} from '../../src/islands/atHand/values.ts';
 import { tieA, tieB } from '../support/ties.ts';
 import { studio } from '../support/wardrobe.ts';
 
@@ -80,6 +89,7 @@ const wardrobe: Wardrobe = {
   jackets: [jacket],
   ties: [house, own],
   squares: [],
+  regulations: [],
 };
 
 test('an outfit puts its pieces and the belt line of its trousers on; another shirt ends it', () => {
@@ -92,6 +102,39 @@ test('an outfit puts its pieces and the belt line of its trousers on; another sh
 test('an outfit that holds its tie and its knot puts them on', () => {
   const atHand = freshAtHand({ ...wardrobe, outfits: [{ ...outfit, tieId: 't2', knot: 'Li Ro Ci Lo Ri Co T' }] });
   assert.deepEqual([atHand.tie.id, atHand.knot, atHand.question.search.also], ['t2', 'Li Ro Ci Lo Ri Co T', ['Li Ro Ci Lo Ri Co T']]);
+});
+
+test('a regulation brings its knot, aim, dimple and rules, and they go with it', () => {
+  const regulation = {
+    ...kinds.regulations.fresh,
+    ...kept,
+    id: 'r1',
+    label: 'Stewards',
+    asOf: '2026-03-01',
+    knot: 'Li Ro Li Co T',
+    dimple: 'none',
+    aim: 'buckle',
+    lapelRule: 'match',
+  } as const;
+  const ruled = { ...outfit, id: 'o2', regulationId: 'r1' };
+  const all = { ...wardrobe, regulations: [regulation], outfits: [ruled, outfit] };
+  const atHand = freshAtHand(all);
+  const { liking, rules, search } = atHand.question;
+  assert.deepEqual([atHand.knot, atHand.aim, liking.dimple, rules.lapelRule], ['Li Ro Li Co T', 'buckle', 'none', 'match']);
+  assert.ok(search.also.includes('Li Ro Li Co T'), 'its knot is looked at whatever is asked for');
+  const free = withOutfit(atHand, outfit, client, all);
+  assert.deepEqual(
+    [free.aim, free.question.liking.dimple, free.question.rules.lapelRule],
+    [client.aim, client.dimple, 'within-inch'],
+    'what it prescribed goes back to the client’s own ways',
+  );
+  const own = withOutfit({ ...free, aim: 'belt-middle' }, outfit, client, all);
+  assert.equal(own.aim, 'belt-middle', 'what was set by hand stays where nothing is prescribed');
+});
+
+test('an outfit brings its dress code and the colour of its trousers', () => {
+  const atHand = freshAtHand({ ...wardrobe, outfits: [{ ...outfit, dressRule: 'formal', trousersColour: '#303848' }] });
+  assert.deepEqual([atHand.question.occasion.dressCode, atHand.colours.trousers], ['formal', '#303848']);
 });
 
 test('a client brings a knot of their own, their preferences, and their aim on their belt', () => {
@@ -118,7 +161,7 @@ test('a client who was never measured has empty fields, and can be planned for a
 test('what is fresh at hand dresses the first client in what is their own', () => {
   const atHand = freshAtHand(wardrobe);
   assert.deepEqual([atHand.client.id, atHand.shirt.id, atHand.jacket?.id, atHand.tie.id], ['c1', 's1', 'j1', 't1']);
-  assert.deepEqual(atHand.colours, { tie: ['#8c2230'], shirt: '#ffffff', jacket: '#222244' });
+  assert.deepEqual(atHand.colours, { tie: ['#8c2230'], shirt: '#ffffff', jacket: '#222244', trousers: null });
   assert.equal(atHand.question.jacket?.waistcoat, true);
   assert.ok(checkPlanQuestion(atHand.question).value);
 });

@@ -26,7 +26,7 @@ function draft(changes: Partial<FittingDraft> = {}): FittingDraft {
     shirtLabel: 'White',
     jacketLabel: null,
     tieLabel: 'Red',
-    cloth: { tie: ['#8c2230'], shirt: '#ffffff', jacket: null },
+    cloth: { tie: ['#8c2230'], shirt: '#ffffff', jacket: null, trousers: null },
     question,
     knot: 'Li Ro Li Co T',
     note: "'; drop table fittings; --\nline two",

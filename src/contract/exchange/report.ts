@@ -22,6 +22,7 @@ export interface ImportReport {
 /** The files that can be imported and exported, by name. */
 export const exchangeFiles = {
   'people.csv': { format: 'csv', kind: 'people' },
+  'regulations.csv': { format: 'csv', kind: 'regulations' },
   'clients.csv': { format: 'csv', kind: 'clients' },
   'shirts.csv': { format: 'csv', kind: 'shirts' },
   'jackets.csv': { format: 'csv', kind: 'jackets' },

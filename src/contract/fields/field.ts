@@ -3,6 +3,7 @@ import type { ChoiceField } from './choice.ts';
 import type { ChoicesField } from './choices.ts';
 import type { ColourField } from './colour.ts';
 import type { ColoursField } from './colours.ts';
+import type { DayField } from './day.ts';
 import type { FlagField } from './flag.ts';
 import type { KnotField } from './knot.ts';
 import type { LengthField } from './length.ts';
@@ -19,6 +20,7 @@ export type Field =
   | ButtonsField
   | ChoiceField
   | ChoicesField
+  | DayField
   | FlagField
   | ColourField
   | ColoursField

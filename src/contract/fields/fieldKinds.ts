@@ -3,6 +3,7 @@ import { choiceKind } from './choice.ts';
 import { choicesKind } from './choices.ts';
 import { colourKind } from './colour.ts';
 import { coloursKind } from './colours.ts';
+import { dayKind } from './day.ts';
 import type { Field, FieldOf } from './field.ts';
 import type { FieldKind } from './fieldKind.ts';
 import { flagKind } from './flag.ts';
@@ -20,6 +21,7 @@ const fieldKinds: { readonly [K in Field['kind']]: FieldKind<FieldOf<K>> } = {
   buttons: buttonsKind,
   choice: choiceKind,
   choices: choicesKind,
+  day: dayKind,
   flag: flagKind,
   colour: colourKind,
   colours: coloursKind,

@@ -8,6 +8,7 @@ import { lengthOf, type Say } from '../lengths.ts';
 import { latest } from '../records/asWorn.ts';
 import { type TakenCode, type TakenMeasure, takenCodes } from '../records/records.ts';
 import { worded } from '../worded.ts';
+import { dayPattern } from './day.ts';
 import { type FieldKind, nothing } from './fieldKind.ts';
 
 /** Every taking of a client's measures there was, each with its day and how. */
@@ -17,7 +18,6 @@ export interface TakenField {
 }
 
 const mostTakings = 500;
-const day = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 
 export const takenKind: FieldKind<TakenField> = {
   check: (_, say) =>
@@ -33,7 +33,7 @@ export const takenKind: FieldKind<TakenField> = {
               // biome-ignore lint/suspicious/noThenProperty: the schema library's own word; nothing awaits this.
               .when('measure', { switch: takenCodes.map((code) => ({ is: code, then: lengthOf(measures.client[code], say).required() })) }),
             how: oneOf('How it was measured', Object.keys(takings)).required(),
-            takenOn: worded(Joi.string().pattern(day).required(), { '*': 'The day must be written as year-month-day.' }),
+            takenOn: worded(Joi.string().pattern(dayPattern).required(), { '*': 'The day must be written as year-month-day.' }),
           }),
         )
         .max(mostTakings)

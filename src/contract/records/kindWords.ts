@@ -3,6 +3,7 @@ import type { Kind } from './records.ts';
 /** What one record of a kind is called, and several. */
 export const kindWords: Readonly<Record<Kind, { readonly one: string; readonly many: string }>> = {
   people: { one: 'person', many: 'people' },
+  regulations: { one: 'dress regulation', many: 'dress regulations' },
   clients: { one: 'client', many: 'clients' },
   shirts: { one: 'shirt', many: 'shirts' },
   jackets: { one: 'jacket', many: 'jackets' },
@@ -13,7 +14,17 @@ export const kindWords: Readonly<Record<Kind, { readonly one: string; readonly m
 };
 
 /** In the order in which they lean on each other. */
-export const kindCodes: readonly Kind[] = ['people', 'clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits', 'namings'];
+export const kindCodes: readonly Kind[] = [
+  'people',
+  'regulations',
+  'clients',
+  'shirts',
+  'jackets',
+  'ties',
+  'squares',
+  'outfits',
+  'namings',
+];
 
 export function isKind(text: string | undefined): text is Kind {
   return kindCodes.some((kind) => kind === text);

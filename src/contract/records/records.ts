@@ -2,7 +2,9 @@ import type { FrontCode, Taking } from '../../core/body/frontDrop.ts';
 import type { CollarStyleCode } from '../../core/collar/styles.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import type { AimCode } from '../../core/plan/aims.ts';
+import type { DressCodeKey } from '../../core/plan/dressCodes.ts';
 import type { Caution, DimpleLiking, DressingHabits, Liking, TiedBy } from '../../core/plan/habits.ts';
+import type { HouseRules } from '../../core/plan/schools.ts';
 import type { FabricCode } from '../../core/tie/fabrics.ts';
 import type { Construction, TieState } from '../../core/tie/making.ts';
 import type { PatternCode } from '../../core/tie/patterns.ts';
@@ -112,6 +114,7 @@ export interface TieRecord extends Worn, Tie {
   readonly construction: Construction;
   readonly ends: TieEnds;
   readonly profile: readonly WidthAt[];
+  readonly motifMm: number | null;
   readonly state: TieState;
   /** Who has it while it is lent. */
   readonly outWith: string | null;
@@ -125,13 +128,18 @@ export interface SquareRecord extends Owned {
   readonly tieId: string | null;
 }
 
-/** How strictly an occasion dresses. */
-export const dressCodes = {
-  relaxed: { label: 'relaxed' },
-  business: { label: 'business' },
-  formal: { label: 'formal' },
-  uniform: { label: 'uniform: the service’s current rules decide' },
-} as const;
+/** What a service or a house prescribes, as it was known on a day; `null` is left to whoever dresses. */
+export interface RegulationRecord extends Kept {
+  readonly label: string;
+  readonly note: string;
+  /** `YYYY-MM-DD`. */
+  readonly asOf: string;
+  readonly knot: string | null;
+  readonly dimple: DimpleLiking | null;
+  readonly aim: AimCode | null;
+  readonly collarRule: HouseRules['collarRule'] | null;
+  readonly lapelRule: HouseRules['lapelRule'] | null;
+}
 
 export interface OutfitRecord extends Kept {
   readonly clientId: string;
@@ -144,10 +152,14 @@ export interface OutfitRecord extends Kept {
   readonly tieId: string | null;
   readonly knot: string | null;
   readonly occasion: string;
-  readonly dressRule: keyof typeof dressCodes;
+  readonly dressRule: DressCodeKey;
+  /** What the occasion is prescribed by. */
+  readonly regulationId: string | null;
   /** Collar button to belt top with these trousers, where it is not the client’s usual one. */
   readonly beltLineMm: number | null;
   readonly beltHeightMm: number | null;
+  /** `#rrggbb`; `null` where it was never entered. */
+  readonly trousersColour: string | null;
 }
 
 /** Everything one client can be dressed from: the client's own and the studio's, without what was archived. */
@@ -159,6 +171,7 @@ export interface Wardrobe {
   readonly jackets: readonly JacketRecord[];
   readonly ties: readonly TieRecord[];
   readonly squares: readonly SquareRecord[];
+  readonly regulations: readonly RegulationRecord[];
 }
 
 /** What the studio itself calls a knot. */
@@ -171,6 +184,7 @@ export interface NamingRecord extends Kept {
 
 export interface RecordOf {
   readonly people: PersonRecord;
+  readonly regulations: RegulationRecord;
   readonly clients: ClientRecord;
   readonly shirts: ShirtRecord;
   readonly jackets: JacketRecord;

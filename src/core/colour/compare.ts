@@ -80,3 +80,15 @@ function readingOf(contrast: number, difference: number): ContrastReading {
   if (contrast <= -clearContrast) return 'casual';
   return 'even';
 }
+
+export type Standing = 'recedes' | 'sits' | 'stands-out';
+
+/** Nearer than this a tie goes under in what it is worn with; beyond the second it is what is seen first. */
+const recedesBelow = 14;
+const standsOutFrom = 38;
+
+/** Whether a tie stands out of a piece it is worn with, or recedes into it, by the difference of their colours. */
+export function standingOn(cloth: ColouredCloth, pieceColour: string): Standing {
+  const difference = colourDifference(mixOf(sharesOf(cloth)), labOf(pieceColour));
+  return difference < recedesBelow ? 'recedes' : difference >= standsOutFrom ? 'stands-out' : 'sits';
+}

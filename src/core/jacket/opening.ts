@@ -1,6 +1,8 @@
 import { neckHalfWidth } from '../body/neck.ts';
 import { type Collar, halfAngle } from '../collar/collar.ts';
 import { between } from '../numeric/piecewise.ts';
+import type { Tie } from '../tie/tie.ts';
+import { widthAt } from '../tie/width.ts';
 import type { JacketWorn } from './jackets.ts';
 
 /** What of a jacket decides the opening it leaves. */
@@ -49,4 +51,10 @@ export const pointsMeetMm = 3;
 export function pointsUnderFronts(collar: Collar, edge: FrontEdge): number {
   const depth = collar.collarPointMm * Math.cos(halfAngle(collar));
   return collar.collarSpreadMm / 2 - openingAt(edge, depth);
+}
+
+/** How much of a buttoned jacket's opening the tie fills halfway down it, 0 to 1 and beyond; `dropMm` is where the tip ends. */
+export function filledBy(edge: FrontEdge, tie: Tie, dropMm: number): number {
+  const y = edge.button[1] / 2;
+  return widthAt(tie, Math.max(0, dropMm - y)) / (2 * openingAt(edge, y));
 }

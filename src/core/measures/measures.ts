@@ -67,6 +67,14 @@ export const measures = {
     tailMm: { label: 'Tail', minMm: 12, maxMm: 110, how: 'the tail at its widest' },
     keeperMm: { label: 'Keeper', minMm: 60, maxMm: 500, how: 'blade tip up to the keeper loop' },
   },
+  motif: {
+    motifMm: {
+      label: 'Crest or motif from the tip',
+      minMm: 20,
+      maxMm: 700,
+      how: 'blade tip up to the middle of the crest or single motif',
+    },
+  },
   aim: {
     offsetMm: {
       label: 'Aim below belt top',

@@ -13,6 +13,11 @@ export const likings = {
     hidden: { label: 'must not show' },
     tolerated: { label: 'may show' },
   },
+  dimple: {
+    centred: { label: 'centred' },
+    'off-centre': { label: 'slightly off-centre' },
+    none: { label: 'none' },
+  },
   practice: {
     new: { label: 'new to tying' },
     some: { label: 'some practice' },
@@ -24,6 +29,7 @@ export interface Liking {
   readonly symmetry: keyof typeof likings.symmetry;
   readonly release: keyof typeof likings.release;
   readonly neckBand: keyof typeof likings.neckBand;
+  readonly dimple: keyof typeof likings.dimple;
   readonly practice: keyof typeof likings.practice;
 }
 
@@ -34,15 +40,10 @@ export const finishing = {
     stylist: { label: 'the stylist' },
     helper: { label: 'a helper' },
   },
-  dimple: {
-    centred: { label: 'centred' },
-    'off-centre': { label: 'slightly off-centre' },
-    none: { label: 'none' },
-  },
 } as const;
 
 export type TiedBy = keyof typeof finishing.tiedBy;
-export type DimpleLiking = keyof typeof finishing.dimple;
+export type DimpleLiking = keyof typeof likings.dimple;
 
 /** How whoever dresses others goes about it; habits differ, and each is right. */
 export const dressing = {

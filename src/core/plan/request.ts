@@ -6,12 +6,14 @@ import { type KnownOfTie, type Neckwear, supposeTie } from '../tie/tie.ts';
 import type { LengthUnit } from '../units/length.ts';
 import { usualBeltMm } from '../usual.ts';
 import { aims } from './aims.ts';
+import type { DressCodeKey } from './dressCodes.ts';
 import type { Liking } from './habits.ts';
+import type { HouseRules } from './schools.ts';
 
-/** What the studio holds to in every choice. */
-export interface HouseRules {
-  readonly collarRule: 'thirds' | 'proportion';
-  readonly lapelRule: 'match' | 'within-inch';
+/** What the client is dressed for. */
+export interface Occasion {
+  /** `null` where nothing was said. */
+  readonly dressCode: DressCodeKey | null;
 }
 
 /** Which knots are looked at. */
@@ -65,6 +67,7 @@ export interface PlanRequest {
   readonly tie: Neckwear;
   /** `offsetMm` from the belt top, positive = lower; the tolerance lies around the place aimed at. */
   readonly aim: { readonly offsetMm: number; readonly aboveMm: number; readonly belowMm: number };
+  readonly occasion: Occasion;
   readonly liking: Liking;
   readonly rules: HouseRules;
   readonly search: Search;
@@ -82,6 +85,7 @@ export interface PlanQuestion {
   readonly tie: KnownOfTie;
   readonly aim?: Partial<PlanRequest['aim']>;
   readonly taste?: Partial<Liking & HouseRules & Search>;
+  readonly occasion?: Partial<Occasion>;
   readonly liking?: Partial<Liking>;
   readonly rules?: Partial<HouseRules>;
   readonly search?: Partial<Search>;
@@ -114,7 +118,8 @@ export const requestDefaults = {
   },
   jacket: { waistcoat: false, worn: 'open', lapelKind: 'notch', cut: 'single', buttoningMm: null },
   aim: { offsetMm, aboveMm, belowMm },
-  liking: { symmetry: 'either', release: 'either', neckBand: 'hidden', practice: 'some' },
+  occasion: { dressCode: null },
+  liking: { symmetry: 'either', release: 'either', neckBand: 'hidden', dimple: 'off-centre', practice: 'some' },
   rules: { collarRule: 'thirds', lapelRule: 'within-inch' },
   search: { maxMoves: 9, knots: 'named', manner: 'classic', also: [] },
   units: 'cm',
@@ -129,6 +134,7 @@ export function completeRequest(question: PlanQuestion): PlanRequest {
     jacket: question.jacket ? { ...requestDefaults.jacket, ...question.jacket } : null,
     tie: supposeTie(question.tie),
     aim: { ...requestDefaults.aim, ...question.aim },
+    occasion: { ...requestDefaults.occasion, ...question.occasion },
     liking: { ...requestDefaults.liking, ...pick(taste, keysOf(requestDefaults.liking)), ...question.liking },
     rules: { ...requestDefaults.rules, ...pick(taste, keysOf(requestDefaults.rules)), ...question.rules },
     search: { ...requestDefaults.search, ...pick(taste, keysOf(requestDefaults.search)), ...question.search },

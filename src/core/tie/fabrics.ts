@@ -13,6 +13,8 @@ export interface Fabric {
   readonly squareEnds: boolean;
   /** How brightly it catches the light, 0 (dull) to 1 (satin). */
   readonly sheen: number;
+  /** How formal a tie of it reads, 0 (a day off) to 1 (evening). */
+  readonly formality: number;
 }
 
 /**
@@ -28,6 +30,7 @@ export const fabrics = {
     compression: 0.62,
     squareEnds: false,
     sheen: 0.45,
+    formality: 0.9,
   },
   'printed-silk': {
     label: 'printed silk',
@@ -37,6 +40,7 @@ export const fabrics = {
     compression: 0.64,
     squareEnds: false,
     sheen: 0.73,
+    formality: 0.75,
   },
   satin: {
     label: 'satin',
@@ -46,6 +50,7 @@ export const fabrics = {
     compression: 0.66,
     squareEnds: false,
     sheen: 0.82,
+    formality: 1,
   },
   grenadine: {
     label: 'grenadine',
@@ -55,6 +60,7 @@ export const fabrics = {
     compression: 0.55,
     squareEnds: false,
     sheen: 0.2,
+    formality: 0.8,
   },
   wool: {
     label: 'wool',
@@ -64,6 +70,7 @@ export const fabrics = {
     compression: 0.56,
     squareEnds: false,
     sheen: 0.05,
+    formality: 0.4,
   },
   cotton: {
     label: 'cotton',
@@ -73,6 +80,7 @@ export const fabrics = {
     compression: 0.64,
     squareEnds: false,
     sheen: 0.15,
+    formality: 0.35,
   },
   linen: {
     label: 'linen',
@@ -82,6 +90,7 @@ export const fabrics = {
     compression: 0.66,
     squareEnds: false,
     sheen: 0.15,
+    formality: 0.3,
   },
   knit: {
     label: 'knit',
@@ -91,6 +100,7 @@ export const fabrics = {
     compression: 0.5,
     squareEnds: true,
     sheen: 0.05,
+    formality: 0.2,
   },
   polyester: {
     label: 'polyester',
@@ -100,6 +110,7 @@ export const fabrics = {
     compression: 0.7,
     squareEnds: false,
     sheen: 0.67,
+    formality: 0.6,
   },
 } as const satisfies Record<string, Fabric>;
 

@@ -28,6 +28,8 @@ export interface Tie {
   readonly keeperMm: number;
   readonly fabric: FabricCode;
   readonly pattern: PatternCode;
+  /** A crest or single motif sits so far from the blade's tip; `null` where there is none, or all over. */
+  readonly motifMm?: number | null;
   /** As the cloth usually has them where it is not said. */
   readonly ends?: TieEnds;
   /** Widths measured between blade and tail; where there are none the taper is straight. */

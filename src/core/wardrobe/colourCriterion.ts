@@ -1,5 +1,5 @@
 import type { ColouredCloth } from '../colour/cloth.ts';
-import { type ContrastReading, type TieOnShirt, tieOnShirt } from '../colour/compare.ts';
+import { type ContrastReading, type Standing, standingOn, type TieOnShirt, tieOnShirt } from '../colour/compare.ts';
 import type { Judgement, Verdict } from '../plan/criteria/criterion.ts';
 
 const readings: Readonly<Record<ContrastReading, { readonly score: number; readonly verdict: Verdict; readonly text: string }>> = {
@@ -17,4 +17,35 @@ export function judgeColour(cloth: ColouredCloth, shirtColour: string | null): (
   const colours = tieOnShirt(cloth, shirtColour);
   const { score, verdict, text } = readings[colours.reading];
   return { score, verdict, text: `${text}${undertones[colours.undertone]}.`, colours };
+}
+
+interface Rest {
+  readonly jacketColour?: string | null;
+  readonly trousersColour?: string | null;
+}
+
+const standings: Readonly<Record<Standing, { readonly score: number; readonly verdict: Verdict; readonly text: string }>> = {
+  recedes: { score: 0.4, verdict: 'fair', text: 'Recedes into' },
+  sits: { score: 1, verdict: 'good', text: 'Sits quietly with' },
+  'stands-out': { score: 0.9, verdict: 'good', text: 'Stands out against' },
+};
+
+/** The tie against jacket and trousers: a tie is chosen for the whole outfit. `undefined` where no colour was entered. */
+export function judgeWithRest(cloth: ColouredCloth, { jacketColour, trousersColour }: Rest): Judgement | undefined {
+  if (cloth.colours.length === 0) return undefined;
+  const worn = [
+    { name: 'the jacket', colour: jacketColour },
+    { name: 'the trousers', colour: trousersColour },
+  ].flatMap(({ name, colour }) => (colour ? [{ name, standing: standingOn(cloth, colour) }] : []));
+  if (worn.length === 0) return undefined;
+  const said = (Object.keys(standings) as Standing[]).flatMap((standing) => {
+    const names = worn.filter((each) => each.standing === standing).map(({ name }) => name);
+    return names.length === 0 ? [] : [{ ...standings[standing], names: names.join(' and ') }];
+  });
+  const text = said.map(({ text: how, names }, i) => `${i === 0 ? how : how.toLowerCase()} ${names}`).join('; ');
+  return {
+    score: Math.min(...said.map(({ score }) => score)),
+    verdict: said.some(({ verdict }) => verdict === 'fair') ? 'fair' : 'good',
+    text: `${text}.`,
+  };
 }

@@ -6,13 +6,15 @@ import { plan } from '../plan/plan.ts';
 import { completeRequest, type PlanQuestion } from '../plan/request.ts';
 import type { Tie } from '../tie/tie.ts';
 import { formatLength } from '../units/length.ts';
-import { judgeColour } from './colourCriterion.ts';
+import { judgeColour, judgeWithRest } from './colourCriterion.ts';
 
 /** A client dressed but for the tie. */
 export interface Outfit {
   readonly question: Omit<PlanQuestion, 'tie'>;
   /** `#rrggbb`; `null` where it was never entered, and colour is not judged. */
   readonly shirtColour: string | null;
+  readonly jacketColour?: string | null;
+  readonly trousersColour?: string | null;
 }
 
 /** A tie in its colours; none where they were never entered. */
@@ -35,7 +37,7 @@ export interface TieJudgement {
 }
 
 /** What counts how much. What can't be judged falls away, and the others share its part. */
-const parts = { knot: 0.5, colour: 0.25, lapel: 0.25 } as const;
+const parts = { knot: 0.5, colour: 0.25, whole: 0.06, lapel: 0.25 } as const;
 
 /** Judges a tie for an outfit by every knot asked for and by its colours. Pure. */
 export function judgeTie(outfit: Outfit, tie: ColouredTie): TieJudgement {
@@ -43,11 +45,12 @@ export function judgeTie(outfit: Outfit, tie: ColouredTie): TieJudgement {
   const [best] = knots;
   if (!best) throw new Error('No knots were asked for');
   const colour = judgeColour(tie, outfit.shirtColour);
+  const whole = judgeWithRest(tie, outfit);
   const landing = knots.filter(({ feasible }) => feasible).length;
   const { jacket, rules } = completeRequest({ ...outfit.question, tie });
   const lapel = jacket ? bladeOnLapel(tie.bladeMm, jacket.lapelMm, rules.lapelRule) : undefined;
   return {
-    score: best.feasible ? scoreOf({ knot: best.score, colour: colour?.score, lapel }) : 0,
+    score: best.feasible ? scoreOf({ knot: best.score, colour: colour?.score, whole: whole?.score, lapel }) : 0,
     best,
     feasible: best.feasible,
     landing,
@@ -56,8 +59,9 @@ export function judgeTie(outfit: Outfit, tie: ColouredTie): TieJudgement {
     colours: colour?.colours ?? null,
     reasons: [
       lengthReason(knots, landing, outfit),
-      ...best.reasons.filter(({ code }) => ['lapel', 'collar-fill', 'release'].includes(code)),
+      ...best.reasons.filter(({ code }) => ['lapel', 'collar-fill', 'opening', 'dress', 'motif', 'release'].includes(code)),
       ...(colour ? [{ code: 'colour', verdict: colour.verdict, text: colour.text }] : []),
+      ...(whole ? [{ code: 'colour-with-rest', verdict: whole.verdict, text: whole.text }] : []),
     ],
   };
 }

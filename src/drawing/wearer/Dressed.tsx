@@ -14,6 +14,8 @@ export interface DressedProps {
   readonly view: View;
   readonly shirtColour: string;
   readonly jacketColour: string | null;
+  /** A usual one where it is not said. */
+  readonly trousersColour?: string | null | undefined;
   /** Lower edge of the picture, mm below the collar button. */
   readonly bottomMm: number;
   /** What lies around the stand, behind the neck's foot. */
@@ -33,7 +35,18 @@ const shirtEaseMm = 6;
  * the tie, fronts over the leaves. Seen in the wearer's mirror all of it is turned, so that the front on top stays on the
  * wearer's side that it buttons on.
  */
-export function Dressed({ id, request, view, shirtColour, jacketColour, bottomMm, band, children, throughWaistcoat }: DressedProps) {
+export function Dressed({
+  id,
+  request,
+  view,
+  shirtColour,
+  jacketColour,
+  trousersColour,
+  bottomMm,
+  band,
+  children,
+  throughWaistcoat,
+}: DressedProps) {
   const { client, shirt, jacket } = request;
   const collar = collarLeaves(shirt, client.neckMm);
   const beltY = frontDropOf(client).meanMm;
@@ -72,7 +85,13 @@ export function Dressed({ id, request, view, shirtColour, jacketColour, bottomMm
         ))}
       </defs>
 
-      <Trousers build={build} beltY={beltY} beltHeightMm={client.beltHeightMm} bottomMm={bottomMm} />
+      <Trousers
+        build={build}
+        beltY={beltY}
+        beltHeightMm={client.beltHeightMm}
+        bottomMm={bottomMm}
+        colour={trousersColour ?? 'var(--color-trousers)'}
+      />
       {!jacket &&
         ([1, -1] as const).map((side) => (
           <Cloth key={side} id={id} side={side} d={sleeveOf(build, side, shirtEaseMm)} colour={shirtColour} />
@@ -198,9 +217,10 @@ interface TrousersProps {
   readonly beltY: number;
   readonly beltHeightMm: number;
   readonly bottomMm: number;
+  readonly colour: string;
 }
 
-function Trousers({ build: { waist, hip }, beltY, beltHeightMm, bottomMm }: TrousersProps) {
+function Trousers({ build: { waist, hip }, beltY, beltHeightMm, bottomMm, colour }: TrousersProps) {
   const top = waist[0] + 8;
   const fork = hip[1] + 20;
   const low = Math.max(bottomMm, fork) + 40;
@@ -208,7 +228,7 @@ function Trousers({ build: { waist, hip }, beltY, beltHeightMm, bottomMm }: Trou
     <g>
       <path
         d={curve`M${-top} ${beltY} H${top} C${top + 4} ${beltY + 50} ${hip[0] + 8} ${hip[1] - 40} ${hip[0] + 8} ${low} H10 L2 ${fork} H-2 L-10 ${low} H${-hip[0] - 8} C${-hip[0] - 8} ${hip[1] - 40} ${-top - 4} ${beltY + 50} ${-top} ${beltY} Z`}
-        fill="var(--color-trousers)"
+        fill={colour}
       />
       <path
         d={curve`M3 ${beltY + beltHeightMm} V${fork} M${-top * 0.55} ${beltY + beltHeightMm} V${low} M${top * 0.55} ${beltY + beltHeightMm} V${low}`}
@@ -218,7 +238,7 @@ function Trousers({ build: { waist, hip }, beltY, beltHeightMm, bottomMm }: Trou
       />
       <rect x={-top - 1} y={beltY} width={2 * top + 2} height={beltHeightMm} fill="var(--color-belt)" />
       {([1, -1] as const).map((side) => (
-        <rect key={side} x={side * top * 0.52 - 5} y={beltY - 3} width={10} height={beltHeightMm + 6} fill="var(--color-trousers)" />
+        <rect key={side} x={side * top * 0.52 - 5} y={beltY - 3} width={10} height={beltHeightMm + 6} fill={colour} />
       ))}
       <rect x={-24} y={beltY - 3} width={48} height={beltHeightMm + 6} rx={3} fill="none" stroke="var(--color-buckle)" strokeWidth={4} />
       <path d={curve`M0 ${beltY + beltHeightMm / 2} h24`} stroke="var(--color-buckle)" strokeWidth={3} />

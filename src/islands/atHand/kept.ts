@@ -3,7 +3,9 @@ import { jacketCuts, jacketWorn, lapelKinds } from '../../core/jacket/jackets.ts
 import { wordPattern } from '../../core/knot/format.ts';
 import { manners } from '../../core/knot/manners.ts';
 import { aims } from '../../core/plan/aims.ts';
+import { dressCodes } from '../../core/plan/dressCodes.ts';
 import { likings } from '../../core/plan/habits.ts';
+import { schools } from '../../core/plan/schools.ts';
 import { fabrics } from '../../core/tie/fabrics.ts';
 import { patterns } from '../../core/tie/patterns.ts';
 import { tieEnds } from '../../core/tie/tie.ts';
@@ -73,7 +75,7 @@ const shape: Shape = {
   shirt: piece,
   jacket: either(none, piece),
   tie: piece,
-  colours: { tie: allOf(text), shirt: either(none, text), jacket: either(none, text) },
+  colours: { tie: allOf(text), shirt: either(none, text), jacket: either(none, text), trousers: either(none, text) },
   aim: codeOf(aims, { own: true }),
   question: {
     client: {
@@ -114,6 +116,7 @@ const shape: Shape = {
       keeperMm: entry,
       fabric: codeOf(fabrics),
       pattern: codeOf(patterns),
+      motifMm: either(none, Number.isFinite),
       ends: either(none, codeOf(tieEnds)),
       profile: either(
         none,
@@ -121,8 +124,9 @@ const shape: Shape = {
       ),
     },
     aim: { offsetMm: entry, aboveMm: entry, belowMm: entry },
+    occasion: { dressCode: either(none, codeOf(dressCodes)) },
     liking: Object.fromEntries(Object.entries(likings).map(([name, choices]) => [name, codeOf(choices)])),
-    rules: { collarRule: codeOf({ thirds: true, proportion: true }), lapelRule: codeOf({ match: true, 'within-inch': true }) },
+    rules: Object.fromEntries(Object.entries(schools).map(([name, { schools: each }]) => [name, codeOf(each)])),
     search: {
       maxMoves: Number.isInteger,
       knots: codeOf({ named: true, all: true }),

@@ -23,5 +23,5 @@ export function outfitAtHand({ question, colours }: Pick<AtHand, 'question' | 'c
   const sound = soundQuestion(question, units);
   if (!sound) return undefined;
   const { tie: _, ...dressed } = sound;
-  return { question: dressed, shirtColour: colours.shirt };
+  return { question: dressed, shirtColour: colours.shirt, jacketColour: colours.jacket, trousersColour: colours.trousers };
 }

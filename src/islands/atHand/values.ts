@@ -1,7 +1,15 @@
 import type { Fitting, WornColours } from '../../contract/fitting.ts';
 import { type KnownClient, planClient, planShirt } from '../../contract/records/asWorn.ts';
 import { draftLabels, draftPiece } from '../../contract/records/draftPieces.ts';
-import type { ClientRecord, JacketRecord, OutfitRecord, ShirtRecord, TieRecord, Wardrobe } from '../../contract/records/records.ts';
+import type {
+  ClientRecord,
+  JacketRecord,
+  OutfitRecord,
+  RegulationRecord,
+  ShirtRecord,
+  TieRecord,
+  Wardrobe,
+} from '../../contract/records/records.ts';
 import { type PlanRequest, requestDefaults, type Tie } from '../../core/index.ts';
 import { type AimCode, aimCodes, aimOn } from '../../core/plan/aims.ts';
 import { usualWearer } from '../../core/usual.ts';
@@ -25,8 +33,9 @@ export interface QuestionEntries {
         Pick<NonNullable<PlanRequest['jacket']>, 'waistcoat' | 'worn' | 'lapelKind' | 'cut'>)
     | null;
   tie: Record<'lengthMm' | 'bladeMm' | 'thicknessMm' | 'neckMm' | 'neckAtMm' | 'tailMm' | 'keeperMm', LengthEntry> &
-    Pick<PlanRequest['tie'], 'kind' | 'fabric' | 'pattern' | 'ends' | 'profile'>;
+    Pick<PlanRequest['tie'], 'kind' | 'fabric' | 'pattern' | 'motifMm' | 'ends' | 'profile'>;
   aim: { offsetMm: LengthEntry; aboveMm: LengthEntry; belowMm: LengthEntry };
+  occasion: PlanRequest['occasion'];
   liking: PlanRequest['liking'];
   rules: PlanRequest['rules'];
   search: PlanRequest['search'];
@@ -73,7 +82,7 @@ const draftTie = draftPiece('ties', usualTieLabel, null, '');
 
 /** What stands at hand with the wardrobe's client, or with usual measures where nothing is kept yet. */
 export function freshAtHand(wardrobe: Wardrobe): AtHand {
-  const { liking, rules, search } = requestDefaults;
+  const { occasion, liking, rules, search } = requestDefaults;
   const { person } = wardrobe.studio;
   const bare: AtHand = {
     client: { id: null, label: 'Walk-in' },
@@ -81,7 +90,7 @@ export function freshAtHand(wardrobe: Wardrobe): AtHand {
     shirt: pieceOf(draftShirt),
     jacket: null,
     tie: pieceOf(draftTie),
-    colours: { tie: draftTie.colours, shirt: draftShirt.colour, jacket: null },
+    colours: { tie: draftTie.colours, shirt: draftShirt.colour, jacket: null, trousers: null },
     aim: usualAim,
     question: {
       client: clientEntries(person ? { ...walkIn, blade: person.blade, crossingGapMm: person.gapMm } : walkIn),
@@ -89,6 +98,7 @@ export function freshAtHand(wardrobe: Wardrobe): AtHand {
       jacket: null,
       tie: tieEntries(draftTie),
       aim: aimOn(usualAim, walkIn.beltHeightMm),
+      occasion,
       liking,
       rules,
       search,
@@ -121,6 +131,7 @@ export function atHandOfFitting(fitting: Fitting): AtHand {
       jacket: request.jacket && jacketEntries(request.jacket),
       tie: tieEntries(request.tie),
       aim: request.aim,
+      occasion: request.occasion,
       liking: request.liking,
       rules: request.rules,
       search: request.search,
@@ -145,26 +156,27 @@ function sameAim(a: PlanRequest['aim'], b: PlanRequest['aim']): boolean {
 export function withClient(values: AtHand, client: ClientRecord, wardrobe: Wardrobe): AtHand {
   const { studio, outfits, shirts, jackets, ties } = wardrobe;
   const own = <T extends { readonly clientId: string | null }>(all: readonly T[]) => all.find(({ clientId }) => clientId === client.id);
-  const { symmetry, release, neckBand, practice, ownKnot } = client;
+  const { symmetry, release, neckBand, dimple, practice, ownKnot } = client;
   const held = values.given === 'knot' ? values.knot : null;
   let next: AtHand = {
     ...values,
     client: { id: client.id, label: client.name },
     outfit: null,
+    colours: { ...values.colours, trousers: null },
     question: {
       ...values.question,
       client: clientEntries(planClient(client, undefined, studio.person)),
-      liking: { symmetry, release, neckBand, practice },
+      occasion: requestDefaults.occasion,
+      liking: { symmetry, release, neckBand, dimple, practice },
       search: { ...values.question.search, also: [...new Set([held, ownKnot].filter((knot) => knot !== null))] },
     },
     knot: held ?? ownKnot,
     note: '',
   };
   next = withShirt(next, own(shirts) ?? shirts.find(({ id }) => id === values.shirt.id) ?? draftShirt);
-  next = withJacket(next, own(jackets) ?? null);
+  next = withAim(withJacket(next, own(jackets) ?? null), client.aim);
   const [outfit] = outfits;
   if (outfit) next = withOutfit(next, outfit, client, wardrobe);
-  next = withAim(next, client.aim);
   // A tie without a record stays as it was typed in; one that hangs in another client's wardrobe does not go along.
   const isHeld = outfit !== undefined && ties.some(({ id }) => id === outfit.tieId);
   const isTheirs = isHeld || (values.tie.id === null ? values.tie.label !== draftTie.label : ties.some(({ id }) => id === values.tie.id));
@@ -179,23 +191,63 @@ export function withOutfit(
   values: AtHand,
   outfit: OutfitRecord,
   client: ClientRecord,
-  { studio, shirts, jackets, ties }: Pick<Wardrobe, 'studio' | 'shirts' | 'jackets' | 'ties'>,
+  {
+    studio,
+    outfits,
+    shirts,
+    jackets,
+    ties,
+    regulations,
+  }: Pick<Wardrobe, 'studio' | 'outfits' | 'shirts' | 'jackets' | 'ties' | 'regulations'>,
 ): AtHand {
   const shirt = shirts.find(({ id }) => id === outfit.shirtId);
   const jacket = jackets.find(({ id }) => id === outfit.jacketId) ?? null;
   const inShirt = shirt ? withShirt(values, shirt) : values;
   const inJacket = withJacket(inShirt, jacket);
   const tie = ties.find(({ id }) => id === outfit.tieId);
-  const dressed = tie ? withTie(inJacket, tie) : inJacket;
+  const inTie = tie ? withTie(inJacket, tie) : inJacket;
+  const before = outfits.find(({ id }) => id === values.outfit?.id);
+  const dressed = prescribed(inTie, regulationOf(outfit, regulations), regulationOf(before, regulations), client);
   const { search } = dressed.question;
+  const knot = outfit.knot ?? regulationOf(outfit, regulations)?.knot ?? null;
   return {
     ...dressed,
+    colours: { ...dressed.colours, trousers: outfit.trousersColour },
     outfit: { id: outfit.id, label: outfit.label },
-    knot: outfit.knot ?? dressed.knot,
+    knot: knot ?? dressed.knot,
     question: {
       ...dressed.question,
       client: clientEntries(planClient(client, outfit, studio.person)),
-      search: outfit.knot === null ? search : { ...search, also: [...new Set([...search.also, outfit.knot])] },
+      occasion: { dressCode: outfit.dressRule },
+      search: knot === null ? search : { ...search, also: [...new Set([...search.also, knot])] },
+    },
+  };
+}
+
+/** What an outfit is prescribed by. */
+export function regulationOf(
+  outfit: Pick<OutfitRecord, 'regulationId'> | undefined,
+  regulations: readonly RegulationRecord[],
+): RegulationRecord | undefined {
+  return regulations.find(({ id }) => id === outfit?.regulationId);
+}
+
+/** As a regulation has it; what another one had prescribed before goes back to the client's own ways. */
+function prescribed(
+  values: AtHand,
+  now: RegulationRecord | undefined,
+  before: RegulationRecord | undefined,
+  client: Pick<ClientRecord, 'aim' | 'dimple'>,
+): AtHand {
+  if (!now && !before) return values;
+  const { rules } = requestDefaults;
+  const aimed = withAim(values, now?.aim ?? client.aim);
+  return {
+    ...aimed,
+    question: {
+      ...aimed.question,
+      liking: { ...aimed.question.liking, dimple: now?.dimple ?? client.dimple },
+      rules: { collarRule: now?.collarRule ?? rules.collarRule, lapelRule: now?.lapelRule ?? rules.lapelRule },
     },
   };
 }
@@ -263,7 +315,7 @@ function jacketEntries({
 }
 
 function tieEntries(tie: Tie): QuestionEntries['tie'] {
-  const { lengthMm, bladeMm, thicknessMm, neckMm, neckAtMm, tailMm, keeperMm, fabric, pattern, ends, profile } = tie;
+  const { lengthMm, bladeMm, thicknessMm, neckMm, neckAtMm, tailMm, keeperMm, fabric, pattern, motifMm, ends, profile } = tie;
   return {
     kind: 'long-tie',
     lengthMm,
@@ -275,6 +327,7 @@ function tieEntries(tie: Tie): QuestionEntries['tie'] {
     keeperMm,
     fabric,
     pattern,
+    motifMm: motifMm ?? null,
     ...(ends && { ends }),
     ...(profile && { profile }),
   };

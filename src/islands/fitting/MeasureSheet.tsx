@@ -6,7 +6,9 @@ import { usualStandMm } from '../../core/collar/hides.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import { buttoningPoint } from '../../core/jacket/opening.ts';
 import { type Measure, measures } from '../../core/measures/measures.ts';
-import { cautions, finishing } from '../../core/plan/habits.ts';
+import { dressCodes } from '../../core/plan/dressCodes.ts';
+import { cautions, finishing, likings } from '../../core/plan/habits.ts';
+import { schools } from '../../core/plan/schools.ts';
 import { fabricCodes, fabrics } from '../../core/tie/fabrics.ts';
 import { patternCodes, patterns } from '../../core/tie/patterns.ts';
 import { type PieceCode, pieces } from '../atHand/pieces.ts';
@@ -121,6 +123,12 @@ function AimSheet() {
   return (
     <>
       <Lengths piece="aim" keys={['offsetMm', 'aboveMm', 'belowMm']} />
+      <SelectField
+        name="question.occasion.dressCode"
+        label="Dress code"
+        none="not said"
+        choices={Object.entries(dressCodes).map(([code, { label }]) => [code, label.split(':')[0] ?? label])}
+      />
       <Rules />
     </>
   );
@@ -235,7 +243,7 @@ function AboutClient({ client }: { readonly client: ClientRecord }) {
         </p>
       ))}
       <p>
-        Tied by {finishing.tiedBy[tiedBy].label}; dimple {finishing.dimple[dimple].label}.{' '}
+        Tied by {finishing.tiedBy[tiedBy].label}; dimple {likings.dimple[dimple].label}.{' '}
         <Link href={`/clients/${client.id}`}>{client.nickname || client.name}’s record</Link>
       </p>
       {note && <p className="pt-1">{note}</p>}
@@ -263,30 +271,30 @@ function Rules() {
   const [showWhy, setShowWhy] = useState(false);
   return (
     <>
-      <SwitchField
-        name="question.rules.collarRule"
-        label="Judge the knot in the collar by"
-        choices={[
-          { key: 'thirds', label: 'thirds' },
-          { key: 'proportion', label: 'size' },
-        ]}
-      />
-      <SwitchField
-        name="question.rules.lapelRule"
-        label="Blade and lapel"
-        choices={[
-          { key: 'within-inch', label: 'within an inch' },
-          { key: 'match', label: 'matched' },
-        ]}
-      />
+      {Object.entries(schools).map(([name, { label, schools: each }]) => (
+        <SwitchField
+          key={name}
+          name={`question.rules.${name}`}
+          label={label}
+          choices={Object.entries(each).map(([key, school]) => ({ key, label: school.label }))}
+        />
+      ))}
       <Button look="text" className="text-note" aria-expanded={showWhy} onClick={() => setShowWhy(!showWhy)}>
-        What do these mean?
+        Who would choose which?
       </Button>
       {showWhy && (
-        <p className="text-note text-soft">
-          Thirds: the knot covers at most a third of the collar’s front edge. Size: a point collar takes a small knot, a semi-spread a
-          medium one, wider collars a large one. Matched: the blade is as wide as the lapel, to about 6 mm.
-        </p>
+        <dl className="text-note text-soft">
+          {Object.values(schools).flatMap(({ schools: each }) =>
+            Object.values(each).map(({ label, says, chosenBy }) => (
+              <div key={label} className="pt-1">
+                <dt className="font-bold text-ink">{label}</dt>
+                <dd>
+                  {says} {chosenBy}
+                </dd>
+              </div>
+            )),
+          )}
+        </dl>
       )}
     </>
   );

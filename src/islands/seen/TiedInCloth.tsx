@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { type DimpleLaid, takesDimple } from '../../core/cloth/forces/imposed.ts';
 import { type PlanRequest, parseKnot } from '../../core/index.ts';
-import { type DimpleLiking, finishing } from '../../core/plan/habits.ts';
+import { type DimpleLiking, likings } from '../../core/plan/habits.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { formatLength } from '../../core/units/length.ts';
 import { Button } from '../ui/Button.tsx';
@@ -19,7 +19,7 @@ interface TiedInClothProps {
 }
 
 const dimples = [
-  ...(Object.keys(finishing.dimple) as DimpleLiking[]).map((key) => ({ key, label: finishing.dimple[key].label })),
+  ...(Object.keys(likings.dimple) as DimpleLiking[]).map((key) => ({ key, label: likings.dimple[key].label })),
   { key: 'double', label: 'two' },
 ] as const satisfies readonly { readonly key: DimpleLaid; readonly label: string }[];
 

@@ -10,6 +10,8 @@ export interface DrawnColours {
   readonly shirtColour: string;
   /** `null` without a jacket. */
   readonly jacketColour: string | null;
+  /** `null` for a usual one. */
+  readonly trousersColour: string | null;
 }
 
 /** A tie as it is drawn. */
@@ -22,5 +24,6 @@ export function drawnColours({ tie, jacket }: Pick<PlanRequest, 'tie' | 'jacket'
     cloth: lookOf(tie, worn.tie),
     shirtColour: worn.shirt ?? usualColours.shirt,
     jacketColour: jacket && (worn.jacket ?? usualColours.jacket),
+    trousersColour: worn.trousers,
   };
 }

@@ -4,6 +4,7 @@ import { type ExchangeFile, exchangeFiles } from '../../contract/exchange/report
 
 const says: Readonly<Record<ExchangeFile, string>> = {
   'people.csv': 'people who dress clients, with their habits',
+  'regulations.csv': 'dress regulations, each as of its day',
   'clients.csv': 'clients, with their latest measures and preferences',
   'shirts.csv': 'shirts',
   'jackets.csv': 'jackets',

@@ -4,7 +4,7 @@ const places = [
   { path: '/wardrobe', label: 'Wardrobe' },
   { path: '/knots', label: 'Knots' },
   { path: '/fittings', label: 'Past fittings' },
-  { path: '/people', label: 'People' },
+  { path: '/people', label: 'People and rules' },
   { path: '/import-export', label: 'Import and export' },
 ] as const;
 

@@ -16,13 +16,17 @@ const paths = (kind: Kind, changes: object) =>
   );
 
 test('a new one of each kind is right as soon as it has a name and what it leans on', () => {
+  const leaning: Partial<Record<Kind, object>> = {
+    outfits: { clientId: randomUUID(), shirtId: randomUUID() },
+    namings: { word: 'Li Ro Li Co T' },
+    regulations: { asOf: '2026-03-01' },
+  };
   for (const kind of kindCodes) {
-    const leaning =
-      kind === 'outfits' ? { clientId: randomUUID(), shirtId: randomUUID() } : kind === 'namings' ? { word: 'Li Ro Li Co T' } : {};
-    assert.deepEqual(paths(kind, leaning), [], kind);
+    assert.deepEqual(paths(kind, leaning[kind] ?? {}), [], kind);
   }
   assert.deepEqual(paths('outfits', {}), ['clientId', 'shirtId']);
   assert.deepEqual(paths('namings', {}), ['word']);
+  assert.deepEqual([paths('regulations', {}), paths('regulations', { asOf: '1 March' })], [['asOf'], ['asOf']], 'a rule is dated');
 });
 
 test('every field of a kind is on its form, once, and is told in words', () => {

@@ -39,7 +39,7 @@ export const clients: KindOf<'clients'> = {
       optional: 'not said',
     },
     symmetry: { kind: 'choice', label: 'Prefers the knot', choices: likings.symmetry },
-    dimple: { kind: 'choice', label: 'Dimple', choices: finishing.dimple },
+    dimple: { kind: 'choice', label: 'Dimple', choices: likings.dimple },
     release: { kind: 'choice', label: 'Untying', choices: likings.release },
     neckBand: { kind: 'choice', label: 'Tie band beside the knot', choices: likings.neckBand },
     aim: { kind: 'choice', label: 'Blade tip ends at', choices: aims },

@@ -6,12 +6,23 @@ import type { KindOf } from './kindOf.ts';
 import { namings } from './namings.ts';
 import { outfits } from './outfits.ts';
 import { people } from './people.ts';
+import { regulations } from './regulations.ts';
 import { shirts } from './shirts.ts';
 import { squares } from './squares.ts';
 import { ties } from './ties.ts';
 
 /** Every kind of record, each from a file of its own. */
-export const kinds: { readonly [K in Kind]: KindOf<K> } = { people, clients, shirts, jackets, ties, squares, outfits, namings };
+export const kinds: { readonly [K in Kind]: KindOf<K> } = {
+  people,
+  regulations,
+  clients,
+  shirts,
+  jackets,
+  ties,
+  squares,
+  outfits,
+  namings,
+};
 
 /** The fields of a kind as a plain list. */
 export function fieldsOf(kind: Kind): readonly (readonly [key: string, field: Field])[] {

@@ -1,5 +1,5 @@
 import { measures } from '../../../core/measures/measures.ts';
-import { dressCodes } from '../records.ts';
+import { dressCodes } from '../../../core/plan/dressCodes.ts';
 import { type KindOf, line, nameField, noteField } from './kindOf.ts';
 
 export const outfits: KindOf<'outfits'> = {
@@ -13,12 +13,14 @@ export const outfits: KindOf<'outfits'> = {
     knot: { kind: 'knot', label: 'Knot' },
     occasion: line('Occasion'),
     dressRule: { kind: 'choice', label: 'Dress code', choices: dressCodes },
+    regulationId: { kind: 'reference', label: 'Dress regulation', to: 'regulations', optional: 'none' },
     beltLineMm: {
       kind: 'length',
       measure: { ...measures.client.frontDropMm, label: 'Collar button to belt, in these trousers' },
       optional: true,
     },
     beltHeightMm: { kind: 'length', measure: measures.client.beltHeightMm, optional: true },
+    trousersColour: { kind: 'colour', label: 'Colour of the trousers', optional: 'not entered' },
     note: noteField,
   },
   fresh: {
@@ -32,7 +34,9 @@ export const outfits: KindOf<'outfits'> = {
     knot: null,
     occasion: '',
     dressRule: 'business',
+    regulationId: null,
     beltLineMm: null,
     beltHeightMm: null,
+    trousersColour: null,
   },
 };

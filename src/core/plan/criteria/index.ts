@@ -2,10 +2,14 @@ import { bandCriterion } from './band.ts';
 import { bulkCriterion } from './bulk.ts';
 import { collarFillCriterion } from './collarFill.ts';
 import type { Criterion } from './criterion.ts';
+import { dimpleCriterion } from './dimple.ts';
+import { dressCriterion } from './dress.ts';
 import { easeCriterion } from './ease.ts';
 import { gripCriterion } from './grip.ts';
 import { landingCriterion } from './landing.ts';
 import { lapelCriterion } from './lapel.ts';
+import { motifCriterion } from './motif.ts';
+import { openingCriterion } from './opening.ts';
 import { panelCriterion } from './panel.ts';
 import { releaseCriterion } from './release.ts';
 import { symmetryCriterion } from './symmetry.ts';
@@ -22,6 +26,10 @@ export const criteria: readonly Criterion[] = [
   bulkCriterion,
   releaseCriterion,
   lapelCriterion,
+  openingCriterion,
+  motifCriterion,
+  dressCriterion,
+  dimpleCriterion,
   gripCriterion,
   panelCriterion,
 ];

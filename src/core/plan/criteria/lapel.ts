@@ -1,4 +1,4 @@
-import type { HouseRules } from '../request.ts';
+import type { HouseRules } from '../schools.ts';
 import { type Criterion, type Judgement, nearness, type Situation } from './criterion.ts';
 
 const matchMm = 6;

@@ -1,4 +1,4 @@
-import { finishing } from '../../../core/plan/habits.ts';
+import { likings } from '../../../core/plan/habits.ts';
 import { formatLength } from '../../../core/units/length.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import type { DrawnFitting } from '../FittingDrawn.tsx';
@@ -45,7 +45,7 @@ export function CheckStage({ drawn, saving, hindrance, onSave }: CheckStageProps
             <b>Knot:</b> about {say(shape.topMm)} across the top, up to the button, no gap at the throat.
           </li>
           <li>
-            <b>Dimple:</b> {finishing.dimple[client?.dimple ?? 'off-centre'].label}.
+            <b>Dimple:</b> {likings.dimple[client?.dimple ?? 'off-centre'].label}.
           </li>
           <li>
             <b>Tie band:</b> covered by the collar all round; points down, collar smooth.

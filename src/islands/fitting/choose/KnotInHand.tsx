@@ -1,9 +1,12 @@
 import type { ReactNode } from 'react';
+import { sayDay } from '../../../contract/days.ts';
+import { prescribedInWords } from '../../../contract/records/prescribed.ts';
 import type { Advice, Frame, KnotPlan } from '../../../core/index.ts';
 import { formatFigure, roughly, unitLabel } from '../../../core/units/length.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
+import { regulationOf } from '../../atHand/values.ts';
 import { TakeDrawing } from '../../seen/TakeDrawing.tsx';
-import { Button } from '../../ui/Button.tsx';
+import { Button, Link } from '../../ui/Button.tsx';
 import { Moves, MovesKey } from '../../ui/Moves.tsx';
 import { ReasonList } from '../../ui/ReasonList.tsx';
 import { useKnotTitle } from '../../wire/useKnotTitles.ts';
@@ -62,6 +65,7 @@ export function KnotInHand({ knot, advice, isBest, frame, onBest, children }: Kn
       </p>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls where there is little room, by the keyboard too. */}
       <section aria-label="For and against" tabIndex={0} className="min-h-24 overflow-y-auto lg:max-h-[13.5rem]">
+        <Prescribed />
         <WhyNot key={knot.moves} knot={knot} />
         <ReasonList reasons={knot.reasons} />
         <ul className="text-note leading-snug text-soft">
@@ -74,6 +78,22 @@ export function KnotInHand({ knot, advice, isBest, frame, onBest, children }: Kn
         <MovesKey frame={frame} small />
       </section>
     </>
+  );
+}
+
+/** What the outfit falls under, with the day it was known on. */
+function Prescribed() {
+  const { values, wardrobe } = useAsked();
+  const rule = regulationOf(
+    wardrobe.outfits.find(({ id }) => id === values.outfit?.id),
+    wardrobe.regulations,
+  );
+  if (!rule) return null;
+  return (
+    <p className="border-b border-line py-1">
+      <Link href={`/regulations/${rule.id}`}>{rule.label}</Link>, as of {sayDay(rule.asOf, 'UTC')}: {prescribedInWords(rule)} The service’s
+      current regulation decides.
+    </p>
   );
 }
 

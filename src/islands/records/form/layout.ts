@@ -18,6 +18,14 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
       hint: 'Habits differ, and each is right: Ropewalk follows those of whoever is dressing.',
     },
   ],
+  regulations: [
+    {
+      title: 'Dress regulation',
+      keys: ['label', 'asOf', 'note'],
+      hint: 'Ropewalk holds what was known on this day. The service’s current regulation decides.',
+    },
+    { title: 'What it prescribes', keys: ['knot', 'dimple', 'aim', 'collarRule', 'lapelRule'] },
+  ],
   clients: [
     { title: 'Contact', keys: ['name', 'nickname', 'note', 'phone', 'email', 'address'] },
     { title: 'Preferences', keys: ['symmetry', 'dimple', 'release', 'neckBand', 'cautions'] },
@@ -45,7 +53,7 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
   ties: [
     { title: 'Tie', keys: ['label', 'clientId', 'draft', 'state', 'outWith', 'note'] },
     { title: 'Measures', keys: ['lengthMm', 'bladeMm', 'thicknessMm', 'neckMm', 'neckAtMm', 'tailMm', 'keeperMm', 'profile'] },
-    { title: 'Fabric', keys: ['fabric', 'pattern', 'colours', 'construction', 'ends'] },
+    { title: 'Fabric', keys: ['fabric', 'pattern', 'motifMm', 'colours', 'construction', 'ends'] },
   ],
   squares: [
     { title: 'Pocket square', keys: ['label', 'clientId', 'tieId', 'note'] },
@@ -53,11 +61,11 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
   ],
   namings: [{ title: 'Knot', keys: ['label', 'word', 'note'] }],
   outfits: [
-    { title: 'Occasion', keys: ['label', 'occasion', 'dressRule', 'note'] },
+    { title: 'Occasion', keys: ['label', 'occasion', 'dressRule', 'regulationId', 'note'] },
     { title: 'Pieces', keys: ['shirtId', 'jacketId', 'tieId', 'knot', 'squareId'] },
     {
       title: 'Trousers',
-      keys: ['beltLineMm', 'beltHeightMm'],
+      keys: ['beltLineMm', 'beltHeightMm', 'trousersColour'],
       hint: 'Only where these trousers sit higher or lower than the client’s usual ones.',
     },
   ],

@@ -37,7 +37,7 @@ export function NamingPicture() {
           request={found.request}
           plan={found.plan}
           view={frame.view}
-          {...drawnColours(found.request, { tie: [], shirt: null, jacket: null })}
+          {...drawnColours(found.request, { tie: [], shirt: null, jacket: null, trousers: null })}
           className="h-96 w-full"
         />
       )}

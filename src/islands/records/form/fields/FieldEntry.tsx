@@ -5,6 +5,7 @@ import { ChoiceEntry } from './ChoiceEntry.tsx';
 import { ChoicesEntry } from './ChoicesEntry.tsx';
 import { ColourEntry } from './ColourEntry.tsx';
 import { ColoursEntry } from './ColoursEntry.tsx';
+import { DayEntry } from './DayEntry.tsx';
 import type { FieldEntryProps } from './entryProps.ts';
 import { FlagEntry } from './FlagEntry.tsx';
 import { KnotEntry } from './KnotEntry.tsx';
@@ -20,6 +21,7 @@ const entries: { readonly [K in Field['kind']]: (props: FieldEntryProps<FieldOf<
   buttons: ButtonsEntry,
   choice: ChoiceEntry,
   choices: ChoicesEntry,
+  day: DayEntry,
   flag: FlagEntry,
   colour: ColourEntry,
   colours: ColoursEntry,

@@ -15,8 +15,10 @@ const seenMm = 0.6;
 const seenClothMm = 4;
 const seenShare = 0.015;
 
+type Compared = Pick<MappedKnot, 'plan' | 'difficulty'>;
+
 /** How one knot differs from another with the same tie on the same collar, in words; empty where they are alike. */
-export function differencesInWords(knot: MappedKnot, from: MappedKnot, units: LengthUnit): string[] {
+export function differencesInWords(knot: Compared, from: Compared, units: LengthUnit): string[] {
   const { shape, takeUpMm, collar, properties, feasible, start } = knot.plan;
   const other = from.plan;
   const length = (mm: number) => formatLength(Math.abs(mm), units);

@@ -4,6 +4,7 @@ import { formatKnot } from '../../core/knot/format.ts';
 import { parseKnot } from '../../core/knot/parse.ts';
 import { type AimCode, aims } from '../../core/plan/aims.ts';
 import { valueAt, withValueAt } from '../ui/paths.ts';
+import { type Beside, besidePieces } from './beside.ts';
 import { isAtHand } from './kept.ts';
 import { type AtHand, freshAtHand, type GivenCode, givens, withAim, withJacket, withOutfit, withShirt, withTie } from './values.ts';
 
@@ -40,6 +41,7 @@ export function addressOf(values: AtHand, wardrobe: Wardrobe): URLSearchParams {
   // A client or an outfit may bring a knot of its own, so following the best match has to be said then.
   if (values.knot !== base.knot) named.set('knot', values.knot?.replaceAll(' ', '-') ?? none);
   if (values.note !== '') named.set('note', values.note);
+  if (values.beside) named.set('beside', `${values.beside.piece}${comma}${values.beside.id.replaceAll(' ', '-')}`);
   return named;
 }
 
@@ -54,7 +56,12 @@ export function readAddress(query: URLSearchParams, wardrobe: Wardrobe): AtHand 
     if (isAtHand(next)) values = next;
   }
   const knot = query.get('knot');
-  return { ...values, knot: knot === none ? null : (knotIn(knot) ?? values.knot), note: query.get('note') ?? '' };
+  return {
+    ...values,
+    knot: knot === none ? null : (knotIn(knot) ?? values.knot),
+    note: query.get('note') ?? '',
+    beside: besideIn(query.get('beside')),
+  };
 }
 
 function readPieces(query: URLSearchParams, wardrobe: Wardrobe): AtHand {
@@ -113,6 +120,14 @@ function unsaid(text: string, like: unknown): unknown {
   if (typeof like === 'boolean') return text === 'true';
   if (text === none) return null;
   return text !== '' && Number.isFinite(Number(text)) ? Number(text) : text;
+}
+
+/** What stands beside it; whether it is still there is seen where it is shown. */
+function besideIn(text: string | null): Beside | null {
+  const [named, id = ''] = text?.split(comma) ?? [];
+  const piece = besidePieces.find((each) => each === named);
+  if (!piece) return null;
+  return piece === 'knot' ? { piece, id: knotIn(id) ?? '' } : { piece, id };
 }
 
 function knotIn(text: string | null): string | undefined {

@@ -10,6 +10,7 @@ import { fabrics } from '../../core/tie/fabrics.ts';
 import { patterns } from '../../core/tie/patterns.ts';
 import { tieEnds } from '../../core/tie/tie.ts';
 import type { Steps } from '../ui/entryStore.ts';
+import { besidePieces } from './beside.ts';
 import { type AtHand, givens } from './values.ts';
 
 const key = 'ropewalk.at-hand.2';
@@ -138,6 +139,7 @@ const shape: Shape = {
   given: codeOf(Object.fromEntries(givens.map((code) => [code, true]))),
   knot: either(none, moves),
   note: text,
+  beside: either(none, { piece: codeOf(Object.fromEntries(besidePieces.map((piece) => [piece, true]))), id: text }),
   told: either(none, text),
 };
 

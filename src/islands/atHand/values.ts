@@ -14,6 +14,7 @@ import { type PlanRequest, requestDefaults, type Tie } from '../../core/index.ts
 import { type AimCode, aimCodes, aimOn } from '../../core/plan/aims.ts';
 import { usualWearer } from '../../core/usual.ts';
 import type { LengthEntry } from '../ui/entry.ts';
+import type { Beside } from './beside.ts';
 
 /** A plan's question as it stands in the fields: lengths may be text that is none yet. */
 export interface QuestionEntries {
@@ -69,6 +70,8 @@ export interface AtHand {
   /** The knot chosen by hand; `null` follows the best match. */
   knot: string | null;
   note: string;
+  /** What stands beside it to be compared. */
+  beside: Beside | null;
   /** What was exchanged along with the last choice, so that nothing changes quietly. */
   told: string | null;
 }
@@ -106,6 +109,7 @@ export function freshAtHand(wardrobe: Wardrobe): AtHand {
     given: 'tie',
     knot: null,
     note: '',
+    beside: null,
     told: null,
   };
   const dressed = wardrobe.client ? withClient(bare, wardrobe.client, wardrobe) : bare;
@@ -140,6 +144,7 @@ export function atHandOfFitting(fitting: Fitting): AtHand {
     given: 'tie',
     knot: fitting.knot,
     note: fitting.note,
+    beside: null,
     told: null,
   };
 }

@@ -34,10 +34,10 @@ export function FrontDrawn({ drawn, stage = 'tied', className, children }: Fitti
 }
 
 /** The knot in hand on the client's own collar. */
-export function CollarDrawn({ drawn, className, children }: FittingDrawnProps) {
+export function CollarDrawn({ id = 'near', drawn, className, children }: FittingDrawnProps & { readonly id?: string }) {
   const { request, plan, view, picture, colours } = drawn;
   return (
-    <CollarCloseUp id="near" {...{ request, plan, view, picture }} {...colours} className={`w-full lg:h-auto lg:grow ${className}`}>
+    <CollarCloseUp id={id} {...{ request, plan, view, picture }} {...colours} className={`w-full lg:h-auto lg:grow ${className}`}>
       {children}
     </CollarCloseUp>
   );

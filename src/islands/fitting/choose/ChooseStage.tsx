@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { Advice, KnotPlan } from '../../../core/index.ts';
 import type { PieceCode } from '../../atHand/pieces.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
@@ -11,10 +11,14 @@ import { CollarDrawn, FrontDrawn } from '../FittingDrawn.tsx';
 import { FrontDropHandle, LapelMeasure, SpreadMeasure } from '../handles.tsx';
 import { MeasureSheet } from '../MeasureSheet.tsx';
 import { Bolder } from './Bolder.tsx';
+import { firstBeside } from './beside/firstBeside.ts';
+import { placeOf } from './families.ts';
 import { HowSure } from './HowSure.tsx';
 import { KnotInHand } from './KnotInHand.tsx';
 import { KnotRanking } from './KnotRanking.tsx';
 import { TiesGiven } from './TiesGiven.tsx';
+
+const SideBySide = lazy(() => import('./beside/SideBySide.tsx').then(({ SideBySide: Pair }) => ({ default: Pair })));
 
 interface ChooseStageProps {
   readonly drawn: DrawnFitting;
@@ -38,7 +42,7 @@ type Drawer = 'none' | 'knots' | 'measures';
 /** The tie is in one hand and the collar in sight: which knot, why, and what it looks like there. */
 export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: ChooseStageProps) {
   const { request, plan, colours } = drawn;
-  const { store, values, frame, setView, units, stale } = useAsked();
+  const { store, values, wardrobe, frame, setView, units, stale } = useAsked();
   /** A knot that is held is the one in hand, and is looked at whatever else is asked for. */
   const give = (given: GivenCode) =>
     store.change((now) =>
@@ -55,31 +59,46 @@ export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: 
       <div className={`flex min-h-0 flex-col max-lg:order-4 lg:max-xl:order-3 lg:max-xl:w-72 ${side('measures')}`}>
         <MeasureSheet piece={piece} onTurnTo={onPiece} />
       </div>
-      <section aria-label="Front" className={`flex min-h-0 flex-col max-lg:order-2 ${faded}`}>
-        <div className="flex justify-between border-b border-line pb-1">
-          <ViewSwitch frame={frame} onView={setView} />
-        </div>
-        <FrontDrawn drawn={drawn} className="overflow-visible h-[30rem] lg:min-h-60">
-          {request.jacket && <LapelMeasure request={request} />}
-          <FrontDropHandle request={request} />
-        </FrontDrawn>
-        <div className="hidden gap-2 pb-2 lg:max-xl:flex">
-          <Button look="other" aria-expanded={drawer === 'knots'} onClick={() => turn('knots')}>
-            Knots ({knots.length})
-          </Button>
-          <Button look="other" aria-expanded={drawer === 'measures'} onClick={() => turn('measures')}>
-            Measures
-          </Button>
-        </div>
-      </section>
-      <section aria-label="Collar and knot" className={`flex min-h-0 flex-col max-lg:order-1 ${faded}`}>
-        <KnotInHand knot={plan} advice={advice} isBest={plan.moves === knots[0]?.moves} frame={frame} onBest={() => onChoose(null)}>
-          <CollarDrawn drawn={drawn} className="h-80 lg:min-h-52">
-            <SpreadMeasure request={request} />
-          </CollarDrawn>
-          <Bolder knots={knots} chosen={plan} units={units} onChoose={onChoose} />
-        </KnotInHand>
-      </section>
+      {values.beside ? (
+        <Suspense fallback={<p className="lg:col-span-2">Loading…</p>}>
+          <SideBySide beside={values.beside} drawn={drawn} knots={knots} onClose={() => store.set('beside', null)} />
+        </Suspense>
+      ) : (
+        <>
+          <section aria-label="Front" className={`flex min-h-0 flex-col max-lg:order-2 ${faded}`}>
+            <div className="flex justify-between border-b border-line pb-1">
+              <ViewSwitch frame={frame} onView={setView} />
+            </div>
+            <FrontDrawn drawn={drawn} className="overflow-visible h-[30rem] lg:min-h-60">
+              {request.jacket && <LapelMeasure request={request} />}
+              <FrontDropHandle request={request} />
+            </FrontDrawn>
+            <div className="hidden gap-2 pb-2 lg:max-xl:flex">
+              <Button look="other" aria-expanded={drawer === 'knots'} onClick={() => turn('knots')}>
+                Knots ({knots.length})
+              </Button>
+              <Button look="other" aria-expanded={drawer === 'measures'} onClick={() => turn('measures')}>
+                Measures
+              </Button>
+            </div>
+          </section>
+          <section aria-label="Collar and knot" className={`flex min-h-0 flex-col max-lg:order-1 ${faded}`}>
+            <KnotInHand
+              knot={plan}
+              advice={advice}
+              place={placeOf(plan, knots)}
+              frame={frame}
+              onBest={() => onChoose(null)}
+              onBeside={() => store.set('beside', firstBeside('knot', values, wardrobe, knots, plan.moves))}
+            >
+              <CollarDrawn drawn={drawn} className="h-80 lg:min-h-52">
+                <SpreadMeasure request={request} />
+              </CollarDrawn>
+              <Bolder knots={knots} chosen={plan} units={units} onChoose={onChoose} />
+            </KnotInHand>
+          </section>
+        </>
+      )}
       <div className={`flex min-h-0 flex-col max-lg:order-3 lg:max-xl:w-80 ${side('knots')}`}>
         <div className="flex items-baseline gap-x-2">
           <span aria-hidden className="text-note text-soft">

@@ -15,18 +15,22 @@ import { WhyNot } from './WhyNot.tsx';
 interface KnotInHandProps {
   readonly knot: KnotPlan;
   readonly advice: readonly Advice[];
-  readonly isBest: boolean;
+  /** Among the names of the ranking, from 1. */
+  readonly place: number;
   readonly frame: Frame;
   readonly onBest: () => void;
+  /** Puts another beside it. */
+  readonly onBeside: () => void;
   /** Its picture. */
   readonly children: ReactNode;
 }
 
 /** The knot that is chosen: its name and start, its picture, and what speaks for and against it. */
-export function KnotInHand({ knot, advice, isBest, frame, onBest, children }: KnotInHandProps) {
+export function KnotInHand({ knot, advice, place, frame, onBest, onBeside, children }: KnotInHandProps) {
   const { units } = useAsked();
   const { set } = knot.start;
   const title = useKnotTitle()(knot);
+  const isBest = place === 1;
   return (
     <>
       <div className="flex items-start justify-between gap-x-3">
@@ -35,7 +39,7 @@ export function KnotInHand({ knot, advice, isBest, frame, onBest, children }: Kn
             {title}
           </a>
           <p className="text-note text-soft">
-            {isBest ? 'best match' : `${ordinal(knot.rank)} in the ranking`}, {knot.properties.moves} moves
+            {isBest ? 'best match' : `${ordinal(place)} in the ranking`}, {knot.properties.moves} moves
             {knot.properties.selfReleasing ? ', pulls open' : ''}{' '}
             {!isBest && (
               <Button look="text" className="min-h-6" onClick={onBest}>
@@ -61,6 +65,9 @@ export function KnotInHand({ knot, advice, isBest, frame, onBest, children }: Kn
         <span className="text-note text-soft">
           <b className="text-set">You set</b> · <b className="text-follows">result</b> · <b className="text-outside">problem</b>
         </span>
+        <Button look="text" className="min-h-8" onClick={onBeside}>
+          Side by side
+        </Button>
         <TakeDrawing within="Collar and knot" name={`${title} on the collar`} />
       </p>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls where there is little room, by the keyboard too. */}

@@ -15,3 +15,8 @@ export function familiesOf(knots: readonly KnotPlan[]): RankedFamily[] {
   }
   return [...byName.values()].flatMap(([first, ...variants]) => (first ? [{ first, variants }] : []));
 }
+
+/** The place of a knot's name in the ranking, from 1, as the list counts. */
+export function placeOf({ moves }: KnotPlan, knots: readonly KnotPlan[]): number {
+  return familiesOf(knots).findIndex(({ first, variants }) => [first, ...variants].some((each) => each.moves === moves)) + 1;
+}

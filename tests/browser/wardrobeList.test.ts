@@ -132,6 +132,7 @@ test('a table is looked at first, then brought in, or refused as a whole', async
   await shows(/1 error, 1 to add/);
   await shows(/Blade can’t be 50 cm/);
   assert.equal((await screen.driver.findElements(By.xpath('//button[normalize-space()="Import"]'))).length, 0);
+  await shows(/Mend the lines here/);
   await upload('my ties.csv', 'label,length_mm,blade_mm,thickness_mm\nHarbour plaid,1480,80,3\n');
   await shows(/1 to add\./);
   assert.equal(await kept('ties', 'harbour plaid'), undefined);
@@ -140,4 +141,30 @@ test('a table is looked at first, then brought in, or refused as a whole', async
   assert.equal((await kept('ties', 'harbour plaid')).bladeMm, 80);
   await upload('holiday.doc', 'x');
   await shows(/can’t be read here/);
+});
+
+test('another program’s table: columns matched, good lines taken, the bad one mended where it stands', async () => {
+  const { page } = screen;
+  await to('/import-export');
+  await shows(/Choose a file/);
+  await upload(
+    'stock of ties.csv',
+    'Item,Length (in),Width (in),Thickness\nQuay rust,58,3 1/4,3.1\nQuay moss,58,wide,3\n"Quay sand,58,3,3\n',
+  );
+  await shows(/Columns: 4 of 4 are read/);
+  await shows(/2 errors, 1 to add/);
+  await (await page.button('Import the good line')).click();
+  await shows(/Imported: 2 errors, 1 added\./);
+  assert.equal((await kept('ties', 'quay rust')).bladeMm, 82.55);
+  const cell = await page.one('//label[contains(., "Blade")]/input[@value="wide"]');
+  await cell.clear();
+  await cell.sendKeys('3 1/2');
+  const line = await page.one('//label[contains(., "as it stands")]/input');
+  await line.clear();
+  await line.sendKeys('Quay sand,58,3,3');
+  await (await page.button('Check again')).click();
+  await shows(/2 to add\./);
+  await (await page.button('Import')).click();
+  await shows(/Imported: 2 added\./);
+  assert.deepEqual([(await kept('ties', 'quay moss')).bladeMm, (await kept('ties', 'quay sand')).bladeMm], [88.9, 76.2]);
 });

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { createElement } from 'react';
+import { type ComponentProps, createElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ImportReport } from '../../src/contract/exchange/report.ts';
 import { sayIn } from '../../src/contract/lengths.ts';
@@ -16,6 +16,7 @@ import { KnotTable } from '../../src/islands/knots/KnotTable.tsx';
 import { Merge } from '../../src/islands/records/form/Merge.tsx';
 import { drawnRequest } from '../../src/islands/records/pictures/drawnRequest.ts';
 import { OpeningInWords } from '../../src/islands/records/pictures/OpeningInWords.tsx';
+import { chooseFile } from '../../src/islands/studio/chosenFile.ts';
 import { Report } from '../../src/islands/studio/ImportReport.tsx';
 import { ReasonList } from '../../src/islands/ui/ReasonList.tsx';
 import { question } from '../support/ties.ts';
@@ -37,39 +38,61 @@ const line = (action: ImportReport['lines'][number]['action'], n: number, detail
   details,
 });
 const report = (changes: Partial<ImportReport>): ImportReport => ({ lines: [], faults: [], notes: [], applied: false, ...changes });
-
-test('a report says what would be done, faults first, and offers it only when nothing is at fault', () => {
-  const clean = says(
+const reported = (of: ImportReport, changes: Partial<ComponentProps<typeof Report>> = {}) =>
+  says(
     createElement(Report, {
-      report: report({ lines: [line('add', 2), line('same', 3), line('change', 4, ['Length', 'Note'])] }),
+      report: of,
+      table: undefined,
+      isStale: false,
       onApply: nothing,
+      onLook: nothing,
+      onCell: nothing,
+      onLine: nothing,
+      ...changes,
     }),
   );
+
+test('a report says what would be done, faults first, and offers it only when nothing is at fault', () => {
+  const clean = reported(report({ lines: [line('add', 2), line('same', 3), line('change', 4, ['Length', 'Note'])] }));
   assert.match(clean, /1 to change, 1 to add, 1 unchanged\./);
   assert.match(clean, /Import/);
   assert.match(clean, /to change: Length, Note/);
-  const bad = says(
-    createElement(Report, { report: report({ lines: [line('add', 2), line('fault', 3, ['Blade is missing.'])] }), onApply: nothing }),
-  );
+  const bad = reported(report({ lines: [line('add', 2), line('fault', 3, ['Blade is missing.'])] }));
   assert.doesNotMatch(bad, /Import /);
   assert.match(bad, /1 error, 1 to add\. Nothing imported\. Fix the errors and choose the file again\./);
   assert.ok(bad.indexOf('Tie 3') < bad.indexOf('Tie 2'));
 });
 
 test('a report of what was done says so; one of nothing new offers nothing; a long one is cut with its count', () => {
-  assert.match(
-    says(createElement(Report, { report: report({ lines: [line('add', 2)], applied: true }), onApply: nothing })),
-    /Imported: 1 added\./,
-  );
-  assert.doesNotMatch(says(createElement(Report, { report: report({ lines: [line('same', 2)] }), onApply: nothing })), /Import /);
-  const long = says(
-    createElement(Report, { report: report({ lines: Array.from({ length: 420 }, (_, i) => line('add', i + 2)) }), onApply: nothing }),
-  );
+  assert.match(reported(report({ lines: [line('add', 2)], applied: true })), /Imported: 1 added\./);
+  assert.doesNotMatch(reported(report({ lines: [line('same', 2)] })), /Import /);
+  const long = reported(report({ lines: Array.from({ length: 420 }, (_, i) => line('add', i + 2)) }));
   assert.match(long, /and 120 more lines/);
-  assert.match(
-    says(createElement(Report, { report: report({ faults: ['The file is empty.'] }), onApply: nothing })),
-    /The file is empty\./,
+  assert.match(reported(report({ faults: ['The file is empty.'] })), /The file is empty\./);
+});
+
+test('lines of a table with errors are mended where they stand, and the good ones can be imported without them', () => {
+  const { table } = chooseFile('ties.csv', 'ties.csv', 'Name,Blade\nNavy,8.5\nRust,850\n"open,8\n');
+  assert.ok(table);
+  const lines = [line('add', 2), line('fault', 3, ['Blade can’t be 850 cm.']), line('fault', 4, ['A quotation mark is not closed.'])];
+  const mending = reported(report({ lines }), { table });
+  assert.match(mending, /Import the good line/);
+  const markup = renderToStaticMarkup(
+    createElement(Report, {
+      report: report({ lines }),
+      table,
+      isStale: false,
+      onApply: nothing,
+      onLook: nothing,
+      onCell: nothing,
+      onLine: nothing,
+    }),
   );
+  assert.match(markup, /value="850"/, 'the cell that is wrong can be written anew');
+  assert.match(markup, /value="&quot;open,8"/, 'and so can a line that could not be read');
+  const changed = reported(report({ lines }), { table, isStale: true });
+  assert.match(changed, /Check again/);
+  assert.doesNotMatch(changed, /Import the good/, 'what was changed is looked at before it is imported');
 });
 
 test('two people’s changes stand side by side; a clash has to be chosen before they are put together', () => {

@@ -159,7 +159,9 @@ test('files that are none of ours are refused in words', async () => {
   assert.match(await faults('ties.csv', ''), /The file is empty/);
   assert.match(await faults('ties.csv', 'a,b\n1,2\n'), /names none of these columns/);
   assert.match(await faults('ties.csv', 'label,label\nx,y\n'), /“label” is there twice/);
-  assert.match(await faults('ties.csv', 'label,note\n"open,x\n'), /quotation mark/);
+  const spoilt = await into('ties.csv', 'label,note\n"open,x\n', true);
+  assert.deepEqual([spoilt.applied, spoilt.lines[0]?.line], [false, 2]);
+  assert.match(spoilt.lines[0]?.details.join(' ') ?? '', /quotation mark/);
   assert.match(await faults('clients.vcf', 'hello'), /not a contact card/);
   assert.match(await faults('studio.json', '{"a":'), /not complete: it may have been cut off/);
   assert.match(await faults('studio.json', '{"format":"other"}'), /not a studio/);

@@ -1,3 +1,5 @@
+import type { Measure } from '../../core/measures/measures.ts';
+import type { Choices } from '../fields/choiceTable.ts';
 import type { Kind } from '../records/records.ts';
 
 /** One column of a table file. */
@@ -5,6 +7,12 @@ export interface Column {
   readonly name: string;
   /** What it holds, with its unit, for people. */
   readonly holds: string;
+  /** What it holds in a word or two, as other programs head it too. */
+  readonly label: string;
+  /** A length in mm, which other programs may write in another unit. */
+  readonly measure?: Measure;
+  /** One of a few codes, which other programs may write by their labels. */
+  readonly choices?: Choices;
   readonly write: (record: Values, titleOf: TitleOf) => string;
   /** Puts the cell's text into the record that is being read. */
   readonly read: (cell: string, into: Record<string, unknown>) => void;
@@ -25,11 +33,17 @@ export function column(
   return {
     name,
     holds,
+    label: labelOf(holds),
     write: (record) => write(record[key]),
     read: (cell, into) => {
       into[key] = read(cell);
     },
   };
+}
+
+/** What a column holds begins with its label. */
+export function labelOf(holds: string): string {
+  return holds.split(/[,:;]/)[0] ?? holds;
 }
 
 /** Text a spreadsheet would run as a formula is written after an apostrophe, and so is text that begins with one. */

@@ -20,7 +20,7 @@ export const choiceKind: FieldKind<ChoiceField> = {
   },
   columns: (name, key, { label, choices, optional }) => {
     const codes = Object.keys(choices).join(', ');
-    return [column(name, key, `${label}: ${codes}${optional ? `; empty for ${optional}` : ''}`, plain, emptyIsNull)];
+    return [{ ...column(name, key, `${label}: ${codes}${optional ? `; empty for ${optional}` : ''}`, plain, emptyIsNull), choices }];
   },
   say: ({ choices }, value) => choices[String(value)]?.label ?? String(value),
 };

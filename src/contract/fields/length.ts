@@ -11,6 +11,6 @@ export interface LengthField {
 
 export const lengthKind: FieldKind<LengthField> = {
   check: ({ measure, optional }, say) => (optional ? lengthOf(measure, say).allow(null).default(null) : lengthOf(measure, say).required()),
-  columns: (name, key, { measure }) => [column(name, key, `${measure.label}, mm`, plain, readNumber)],
+  columns: (name, key, { measure }) => [{ ...column(name, key, `${measure.label}, mm`, plain, readNumber), measure }],
   say: ({ measure }, value, { say }) => (typeof value === 'number' ? say(value, measure.fineness) : String(value)),
 };

@@ -33,6 +33,7 @@ export const referenceKind: FieldKind<ReferenceField> = {
     ),
     {
       name: name.replace(/_id$/, '').concat('_name'),
+      label: `${label} by name`,
       holds: `${label}: the name, for people; looked up where the identifier is empty`,
       write: (record, titleOf) => {
         const id = record[key];

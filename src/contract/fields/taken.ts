@@ -3,7 +3,7 @@ import { takings } from '../../core/body/frontDrop.ts';
 import { measures } from '../../core/measures/measures.ts';
 import { oneOf } from '../atoms.ts';
 import { sayDay } from '../days.ts';
-import { type Column, plain, readNumber, type Values } from '../exchange/column.ts';
+import { type Column, labelOf, plain, readNumber, type Values } from '../exchange/column.ts';
 import { lengthOf, type Say } from '../lengths.ts';
 import { latest } from '../records/asWorn.ts';
 import { type TakenCode, type TakenMeasure, takenCodes } from '../records/records.ts';
@@ -64,6 +64,8 @@ function columnsOfTaking(measure: TakenCode): Column[] {
   const part = (column: string, holds: string, key: 'mm' | 'how' | 'takenOn', read: (cell: string) => unknown): Column => ({
     name: column,
     holds,
+    label: key === 'mm' ? label : `${label}: ${labelOf(holds)}`,
+    ...(key === 'mm' && { measure: measures.client[measure] }),
     write: (record) => plain(of(record)?.[key]),
     read: (cell, into) => {
       const latestTaken = (into['latest'] ?? {}) as Record<string, Record<string, unknown>>;

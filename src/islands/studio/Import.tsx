@@ -1,31 +1,19 @@
-import { useMutation } from '@tanstack/react-query';
 import { FileUp } from 'lucide-react';
 import { useId, useState } from 'react';
-import { type ExchangeFile, exchangeFiles, type ImportReport, isExchangeFile } from '../../contract/exchange/report.ts';
+import { type ExchangeFile, exchangeFiles, isExchangeFile } from '../../contract/exchange/report.ts';
 import { kindWords } from '../../contract/records/kindWords.ts';
 import { FileInput } from '../ui/FileInput.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
-import { importFile } from '../wire/queries.ts';
+import { chooseFile, reread, withCell, withLine, withUses } from './chosenFile.ts';
+import { FileColumns } from './FileColumns.tsx';
 import { Report } from './ImportReport.tsx';
+import { useImport } from './useImport.ts';
 
-interface Chosen {
-  readonly file: string;
-  readonly as: ExchangeFile;
-  readonly text: string;
-}
-
-/** A file chosen, what it would do told line by line, and then done, all of it or nothing. */
+/** A file chosen, its columns matched, what it would do told line by line, and then done: all that is agreed, or nothing. */
 export function Import() {
-  const [chosen, setChosen] = useState<Chosen>();
+  const { chosen, report, isStale, state, outage, error, look, mend, apply } = useImport();
   const [unread, setUnread] = useState<string>();
-  const looking = useMutation({ mutationFn: ({ as, text }: Chosen) => importFile(as, text, false) });
-  const doing = useMutation({ mutationFn: ({ as, text }: Chosen) => importFile(as, text, true) });
   const id = useId();
-  const look = (next: Chosen) => {
-    setChosen(next);
-    doing.reset();
-    looking.mutate(next);
-  };
   const read = async (file: File | undefined) => {
     if (!file) return;
     setUnread(undefined);
@@ -34,11 +22,9 @@ export function Import() {
       setUnread(`“${file.name}” can’t be read here. Choose a .csv file, a .vcf file with contacts, or a studio’s .json file.`);
       return;
     }
-    look({ file: file.name, as, text: await file.text() });
+    look(chooseFile(file.name, as, await file.text()));
   };
-  const report: ImportReport | undefined = doing.data ?? looking.data;
-  const pending = looking.isPending || doing.isPending;
-  const outage = (looking.isPending && looking.failureCount > 0) || (doing.isPending && doing.failureCount > 0);
+  const table = chosen?.table;
   return (
     <section aria-labelledby="in">
       <h2 id="in" className="border-b-2 border-ink pb-1 text-2xl font-semibold">
@@ -70,7 +56,7 @@ export function Import() {
           <select
             className="h-9 border-b-2 border-set/40 bg-transparent text-lg text-set"
             value={chosen.as}
-            onChange={(event) => isExchangeFile(event.target.value) && look({ ...chosen, as: event.target.value })}
+            onChange={(event) => isExchangeFile(event.target.value) && look(chooseFile(chosen.file, event.target.value, chosen.text))}
           >
             {Object.entries(exchangeFiles)
               .filter(([, { format }]) => format === 'csv')
@@ -83,17 +69,28 @@ export function Import() {
         </label>
       )}
       {outage && <OutageNotice what="Whether the import went through isn’t known yet; importing the same file again is safe." />}
-      {pending && !outage && (
+      {state !== 'still' && !outage && (
         <p role="status" className="py-2 text-lg text-soft">
-          {doing.isPending ? 'Importing…' : 'Reading the file…'}
+          {state === 'doing' ? 'Importing…' : 'Reading the file…'}
         </p>
       )}
-      {(looking.error ?? doing.error) && (
+      {error && (
         <p role="alert" className="bg-outside-wash px-4 py-2 text-outside">
-          {(looking.error ?? doing.error)?.message}
+          {error.message}
         </p>
       )}
-      {report && !pending && <Report report={report} onApply={() => chosen && doing.mutate(chosen)} />}
+      {chosen && table && !table.isOurs && <FileColumns table={table} onUses={(uses) => look(withUses(chosen, uses))} />}
+      {chosen && report && state === 'still' && (
+        <Report
+          report={report}
+          isStale={isStale}
+          table={table}
+          onApply={apply}
+          onLook={() => look(reread(chosen))}
+          onCell={(line, at, cell) => mend(withCell(chosen, line, at, cell))}
+          onLine={(line, text) => mend(withLine(chosen, line, text))}
+        />
+      )}
     </section>
   );
 }

@@ -1,9 +1,20 @@
 import type { ImportReport, ReportLine } from '../../contract/exchange/report.ts';
 import { Button } from '../ui/Button.tsx';
+import type { ChosenTable } from './chosenFile.ts';
+import { MendLine } from './MendLine.tsx';
 
 interface ReportProps {
   readonly report: ImportReport;
+  /** The file's rows, where it is a table whose lines can be mended here. */
+  readonly table: ChosenTable | undefined;
+  /** Whether something was mended since. */
+  readonly isStale: boolean;
+  /** Imports the lines that are right. */
   readonly onApply: () => void;
+  /** Looks at it again. */
+  readonly onLook: () => void;
+  readonly onCell: (line: number, at: number, cell: string) => void;
+  readonly onLine: (line: number, text: string) => void;
 }
 
 const order = ['fault', 'change', 'add', 'same'] as const;
@@ -18,7 +29,7 @@ const actions: Readonly<Record<ReportLine['action'], { readonly does: string; re
 const mostLines = 300;
 
 /** What a file would do, or did, line by line. */
-export function Report({ report: { lines, faults, notes, applied }, onApply }: ReportProps) {
+export function Report({ report: { lines, faults, notes, applied }, table, isStale, onApply, onLook, onCell, onLine }: ReportProps) {
   const count = (action: ReportLine['action']) => lines.filter((line) => line.action === action).length;
   const isClean = faults.length === 0 && count('fault') === 0;
   const toDo = count('add') + count('change');
@@ -37,15 +48,22 @@ export function Report({ report: { lines, faults, notes, applied }, onApply }: R
           {applied ? 'Imported: ' : ''}
           {sums || 'The file is empty'}.
         </p>
-        {!applied && isClean && toDo > 0 && (
-          <Button className="text-lg" onClick={onApply}>
-            Import
-          </Button>
-        )}
+        <span className="flex gap-3">
+          {isStale && (
+            <Button look="other" className="text-lg" onClick={onLook}>
+              Check again
+            </Button>
+          )}
+          {!applied && faults.length === 0 && toDo > 0 && !isStale && (isClean || table) && (
+            <Button className="text-lg" onClick={onApply}>
+              {isClean ? 'Import' : `Import ${toDo === 1 ? 'the good line' : `the ${toDo} good lines`}`}
+            </Button>
+          )}
+        </span>
       </div>
       {!isClean && (
         <p role="alert" className="bg-outside-wash px-4 py-2 text-outside">
-          {[...faults, 'Nothing imported. Fix the errors and choose the file again.'].join(' ')}
+          {[...faults, whatNow(applied, table !== undefined && faults.length === 0)].join(' ')}
         </p>
       )}
       {notes.map((note) => (
@@ -72,6 +90,14 @@ export function Report({ report: { lines, faults, notes, applied }, onApply }: R
                 <td className={actions[action].className}>
                   {applied ? actions[action].did : actions[action].does}
                   {details.length > 0 && `: ${details.join(action === 'fault' ? ' ' : ', ')}`}
+                  {action === 'fault' && table && (
+                    <MendLine
+                      table={table}
+                      line={line}
+                      onCell={(at, cell) => onCell(line, at, cell)}
+                      onLine={(text) => onLine(line, text)}
+                    />
+                  )}
                 </td>
               </tr>
             ))}
@@ -81,4 +107,11 @@ export function Report({ report: { lines, faults, notes, applied }, onApply }: R
       {lines.length > mostLines && <p className="py-2 text-soft">and {lines.length - mostLines} more lines</p>}
     </div>
   );
+}
+
+function whatNow(applied: boolean, canMend: boolean): string {
+  if (applied) return 'These lines were not imported. Mend them here, then check again.';
+  return canMend
+    ? 'Nothing is imported yet. Mend the lines here and check again, or import the good ones.'
+    : 'Nothing imported. Fix the errors and choose the file again.';
 }

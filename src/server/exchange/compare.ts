@@ -34,7 +34,9 @@ export async function compareWithKept(sql: Queryable, studio: StudioRecord, prop
       case 'fitting':
         return compareFitting(studio, proposal, kept);
       default:
-        return compareRecord(studio, proposal.of, proposal, kept, seen);
+        return proposal.unread === undefined
+          ? compareRecord(studio, proposal.of, proposal, kept, seen)
+          : { report: { line: proposal.line, what: kindWords[proposal.of].one, title: '', action: 'fault', details: [proposal.unread] } };
     }
   });
 }

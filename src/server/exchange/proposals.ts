@@ -1,13 +1,14 @@
 import { readCsv } from '../../contract/exchange/csv.ts';
 import type { exchangeFiles } from '../../contract/exchange/report.ts';
 import { readStudioFile } from '../../contract/exchange/studioFile.ts';
+import { brokenInWords } from '../../contract/exchange/table.ts';
 import { readVcards } from '../../contract/exchange/vcard.ts';
 import { kindCodes } from '../../contract/records/kindWords.ts';
 import type { Kind } from '../../contract/records/records.ts';
 
-/** What a file proposes to keep, not yet held against what is kept. */
+/** What a file proposes to keep, not yet held against what is kept; `unread` where a line could not be read. */
 export type Proposal =
-  | { readonly of: Kind; readonly line: number; readonly values: Readonly<Record<string, unknown>> }
+  | { readonly of: Kind; readonly line: number; readonly values: Readonly<Record<string, unknown>>; readonly unread?: string }
   | { readonly of: 'studio' | 'fitting'; readonly line: number; readonly values: Readonly<Record<string, unknown>> };
 
 export interface Proposals {
@@ -21,8 +22,12 @@ export function proposalsIn(file: (typeof exchangeFiles)[keyof typeof exchangeFi
   try {
     switch (file.format) {
       case 'csv': {
-        const { rows, faults, notes } = readCsv(file.kind, text);
-        return { proposals: rows.map(({ line, values }) => ({ of: file.kind, line, values })), faults, notes };
+        const { rows, broken, faults, notes } = readCsv(file.kind, text);
+        const proposals: readonly Proposal[] = [
+          ...rows.map(({ line, values }) => ({ of: file.kind, line, values })),
+          ...broken.map(({ line }) => ({ of: file.kind, line, values: {}, unread: brokenInWords })),
+        ];
+        return { proposals: proposals.toSorted((a, b) => a.line - b.line), faults, notes };
       }
       case 'vcard':
         return {

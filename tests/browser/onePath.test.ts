@@ -220,3 +220,21 @@ test('what would make a knot right, how sure the first is, and from the quietest
   await (await page.button('What would make it right?')).click();
   await shows(/(Any one of these|No single change)/);
 });
+
+test('another tie stands beside the one at hand, survives a reload, is told apart in words, and can be taken', async () => {
+  const { page, driver } = screen;
+  await page.open();
+  await (await page.button('Side by side')).click();
+  await shows(/Compared with/);
+  await (await page.one('//label[normalize-space()="another tie"]')).click();
+  await page.waitFor(async () => /^tie~/.test((await address()).searchParams.get('beside') ?? ''), 'the address says what stands beside');
+  await shows(/blade [\d.]+ cm (wider|narrower)|thicker|thinner/);
+  await driver.navigate().refresh();
+  await page.alive();
+  await shows(/Compared with/);
+  const use = await page.one('//section[@aria-label="Side by side"]//button[starts-with(normalize-space(), "Use ")]');
+  const taken = (await use.getText()).replace(/^Use /, '');
+  await use.click();
+  await page.waitFor(async () => (await driver.findElements(By.css('[aria-label="Side by side"]'))).length === 0, 'one stands alone again');
+  await shows(new RegExp(taken.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')));
+});

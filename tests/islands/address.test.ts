@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { ClientRecord, Wardrobe } from '../../src/contract/records/records.ts';
 import { addressOf, clientAsked, readAddress } from '../../src/islands/atHand/address.ts';
+import { besideOf } from '../../src/islands/atHand/beside.ts';
 import { type AtHand, freshAtHand, withAim, withJacket, withShirt, withTie } from '../../src/islands/atHand/values.ts';
 import { withValueAt } from '../../src/islands/ui/paths.ts';
 import { emptyWardrobe, studio } from '../support/wardrobe.ts';
@@ -48,6 +49,20 @@ test('a colleague who opens the address sees the same: pieces, aim, knot, note, 
   const typed = { ...measured, question: withValueAt(measured.question, 'tie.lengthMm', 'about 147') };
   const buttoned = { ...typed, question: withValueAt(typed.question, 'shirt.buttonsMm', [65, 150]) };
   for (const each of [measured, typed, buttoned]) same(opened(each), each);
+});
+
+test('what stands beside the fitting is in the address, and is the fitting with that one thing exchanged', () => {
+  const fresh = freshAtHand(wardrobe);
+  const beside = { piece: 'tie', id: slim.id } as const;
+  same(opened({ ...fresh, beside }), { ...fresh, beside });
+  const knot = { piece: 'knot', id: 'Li Ro Li Co T' } as const;
+  same(opened({ ...fresh, beside: knot }), { ...fresh, beside: knot });
+  assert.equal(besideOf(fresh, beside, wardrobe)?.question.tie.bladeMm, 60);
+  assert.equal(besideOf(fresh, beside, wardrobe)?.shirt.id, shirt.id);
+  assert.equal(besideOf(fresh, knot, wardrobe)?.knot, 'Li Ro Li Co T');
+  assert.equal(besideOf(fresh, { piece: 'shirt', id: 'gone' }, wardrobe), undefined);
+  for (const said of ['', 'hat~1', 'knot~Li-Li'])
+    assert.equal(readAddress(new URLSearchParams({ beside: said }), wardrobe).beside?.id ?? '', '', said);
 });
 
 test('who follows the best match is not given the client’s usual knot by the address', () => {

@@ -4,8 +4,10 @@ import type { PieceCode } from '../../atHand/pieces.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import type { GivenCode } from '../../atHand/values.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Loading } from '../../ui/Loading.tsx';
 import { ViewSwitch } from '../../ui/Moves.tsx';
 import { Switch } from '../../ui/Switch.tsx';
+import { useAlive } from '../../ui/useAlive.ts';
 import type { DrawnFitting } from '../FittingDrawn.tsx';
 import { CollarDrawn, FrontDrawn } from '../FittingDrawn.tsx';
 import { FrontDropHandle, LapelMeasure, SpreadMeasure } from '../handles.tsx';
@@ -50,6 +52,7 @@ export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: 
         ? { ...now, given, knot: plan.moves, question: { ...now.question, search: { ...now.question.search, also: [plan.moves] } } }
         : { ...now, given },
     );
+  const alive = useAlive();
   const [drawer, setDrawer] = useState<Drawer>('none');
   const turn = (to: Drawer) => setDrawer(drawer === to ? 'none' : to);
   const faded = stale ? 'opacity-50' : '';
@@ -60,9 +63,13 @@ export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: 
         <MeasureSheet piece={piece} onTurnTo={onPiece} />
       </div>
       {values.beside ? (
-        <Suspense fallback={<p className="lg:col-span-2">Loading…</p>}>
-          <SideBySide beside={values.beside} drawn={drawn} knots={knots} onClose={() => store.set('beside', null)} />
-        </Suspense>
+        <div className="flex min-h-0 flex-col lg:col-span-2">
+          {alive && (
+            <Suspense fallback={<Loading />}>
+              <SideBySide beside={values.beside} drawn={drawn} knots={knots} onClose={() => store.set('beside', null)} />
+            </Suspense>
+          )}
+        </div>
       ) : (
         <>
           <section aria-label="Front" className={`flex min-h-0 flex-col max-lg:order-2 ${faded}`}>

@@ -47,7 +47,7 @@ export function SideBySide({ beside, drawn, knots, onClose }: SideBySideProps) {
   );
   const question = useMemo(() => other && soundQuestion(other.question, units), [other, units]);
   return (
-    <section aria-label="Side by side" className="flex min-h-0 flex-col overflow-y-auto lg:col-span-2">
+    <section aria-label="Side by side" className="flex min-h-0 flex-col overflow-y-auto">
       <div className="flex flex-wrap items-center gap-x-4 border-b border-line pb-1">
         <h2 className="text-2xl font-semibold">Side by side</h2>
         <Switch

@@ -32,7 +32,7 @@ export function similarTo(knot: MappedKnot, all: readonly MappedKnot[]): Similar
 }
 
 /** How unlike two knots look and tie: millimetres of size, with lean, height and moves turned into such. */
-function unlike(one: MappedKnot, other: MappedKnot): number {
+export function unlike(one: MappedKnot, other: MappedKnot): number {
   const { shape: a, properties: p } = one.plan;
   const { shape: b, properties: q } = other.plan;
   return (

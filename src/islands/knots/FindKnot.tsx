@@ -4,6 +4,8 @@ import { knotTitle } from '../../core/knot/code.ts';
 import { type Found, findKnot, framesThatRead } from '../../core/knot/find.ts';
 import { nearestKnots } from '../../core/knot/nearest.ts';
 import { parseKnot, regionsIn } from '../../core/knot/parse.ts';
+import { differencesInWords } from '../../core/knotMap/compare.ts';
+import { findAlike, likenessInWords, readLikeness } from '../../core/knotMap/likeness.ts';
 import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { sayFrame } from '../../drawing/geometry/view.ts';
 import { useAsked } from '../atHand/useAtHand.ts';
@@ -12,18 +14,29 @@ import { useMeaning } from './useMeaning.ts';
 
 interface FindKnotProps {
   readonly knots: readonly MappedKnot[];
+  /** The knot in hand: likeness is asked against it. */
+  readonly chosen: MappedKnot | undefined;
   readonly onFind: (moves: string) => void;
 }
 
-/** Finds a knot by its name, its moves as they are shown, moves told in words, or its number; asks where a name has several. */
-export function FindKnot({ knots, onFind }: FindKnotProps) {
-  const { frame, client } = useAsked();
+const mostAlike = 5;
+const mostDifferences = 4;
+
+/** Finds a knot by its name, its moves as they are shown, moves told in words, its number, or its likeness to the one in hand; asks where a name has several. */
+export function FindKnot({ knots, chosen, onFind }: FindKnotProps) {
+  const { frame, client, units } = useAsked();
   const meaning = useMeaning(client);
   const [text, setText] = useState('');
+  // What is found is put in hand, and is still looked for from the knot that was in hand when the words were begun.
+  const [from, setFrom] = useState<string>();
+  const origin = knots.find(({ plan }) => plan.moves === from) ?? chosen;
   const found = calledByStudio(text, knots) ?? findKnot(text, frame);
+  const likeness = found.kind === 'nothing' || found.kind === 'illegal' ? readLikeness(text) : undefined;
+  const alike = likeness && origin ? findAlike(origin, knots, likeness).slice(0, mostAlike) : [];
   const take = (knot: Knot) => onFind(formatKnot(knot));
   const enter = () => {
-    if (found.kind === 'one') take(found.knot);
+    if (likeness && alike[0]) onFind(alike[0].plan.moves);
+    else if (found.kind === 'one') take(found.knot);
     else if (found.kind === 'names' && found.entries[0]) onFind(found.entries[0].word);
     else if (found.kind === 'several') {
       const meant = meaning.of(found.name);
@@ -44,9 +57,12 @@ export function FindKnot({ knots, onFind }: FindKnotProps) {
           id="find"
           type="search"
           className="h-10 w-full border-b-2 border-set/40 bg-transparent text-xl text-set placeholder:text-soft focus:border-set"
-          placeholder="a name, moves, or “across the front, behind …”"
+          placeholder="a name, moves, “across the front, behind …”, or “a bit larger, level”"
           value={text}
-          onChange={(event) => setText(event.target.value)}
+          onChange={(event) => {
+            if (text.trim() === '') setFrom(chosen?.plan.moves);
+            setText(event.target.value);
+          }}
         />
       </label>
       <div role="status" className="text-note">
@@ -67,7 +83,23 @@ export function FindKnot({ knots, onFind }: FindKnotProps) {
             />
           </>
         )}
-        {found.kind === 'illegal' && (
+        {likeness && origin && (
+          <>
+            <p className="text-soft">
+              Like the {origin.title}, but {likenessInWords(likeness)}
+              {alike.length === 0 ? ': there is none among these knots.' : ':'}
+            </p>
+            <ul>
+              {alike.map((knot) => (
+                <li key={knot.code}>
+                  <Choice knot={parseKnot(knot.plan.moves)} onTake={take} />{' '}
+                  <span className="text-soft">{differencesInWords(knot, origin, units).slice(0, mostDifferences).join(', ')}</span>
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+        {!likeness && found.kind === 'illegal' && (
           <>
             <p className="text-outside">{found.error.message}</p>
             {framesThatRead(text)
@@ -81,7 +113,9 @@ export function FindKnot({ knots, onFind }: FindKnotProps) {
             <Choices of={nearestTo(text)} onTake={take} />
           </>
         )}
-        {found.kind === 'nothing' && text.trim() !== '' && <p className="text-soft">No knot has this name, and these aren’t moves.</p>}
+        {!likeness && found.kind === 'nothing' && text.trim() !== '' && (
+          <p className="text-soft">No knot has this name, and these aren’t moves.</p>
+        )}
       </div>
     </form>
   );

@@ -67,9 +67,11 @@ function Laid({ knots, lay, onLay }: LaidProps) {
         <div className="flex flex-wrap items-start justify-between gap-x-5 gap-y-1">
           <FindKnot
             knots={knots}
+            chosen={chosen}
             onFind={(moves) => {
               const knot = parseKnot(moves);
-              onLay({ manner: mannerOf(knot), also: [moves] });
+              // What is laid out already stays, so that the knot it was looked for from is still there.
+              if (!knots.some(({ plan }) => plan.moves === moves)) onLay({ manner: mannerOf(knot), also: [moves] });
               setFilters(noFilters);
               setCode(knotCode(knot));
             }}

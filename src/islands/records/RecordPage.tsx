@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Given } from '../../contract/given.ts';
-import { kinds } from '../../contract/records/kinds/index.ts';
+import { fieldsOf } from '../../contract/records/kinds/index.ts';
 import { titleOf } from '../../contract/records/kindWords.ts';
 import type { Kind } from '../../contract/records/records.ts';
 import { Link } from '../ui/Button.tsx';
@@ -29,9 +29,7 @@ export function RecordPage({ given, id, kind, known = {} }: RecordPageProps) {
 
 function NewRecord({ kind, known }: { readonly kind: Kind; readonly known: Readonly<Record<string, string>> }) {
   const studio = useQuery(studioQuery);
-  const [initial] = useState(() =>
-    freshEntries(kind, Object.fromEntries(Object.entries(known).filter(([key]) => key in kinds[kind].fresh))),
-  );
+  const [initial] = useState(() => freshEntries(kind, knownIn(kind, known)));
   if (!studio.data) return <Waiting failed={studio.failureCount > 0} message={studio.error?.message} />;
   return (
     <RecordForm
@@ -42,6 +40,17 @@ function NewRecord({ kind, known }: { readonly kind: Kind; readonly known: Reado
       onKept={(record) => location.replace(`/${kind}/${record.id}`)}
     />
   );
+}
+
+/** What an address says of a new record: words as they are, lengths and lists as such. */
+function knownIn(kind: Kind, known: Readonly<Record<string, string>>): Readonly<Record<string, unknown>> {
+  const said = fieldsOf(kind).flatMap(([key, field]): [string, unknown][] => {
+    const text = known[key];
+    if (text === undefined) return [];
+    if (field.kind === 'length') return [[key, Number.isFinite(Number(text)) ? Number(text) : text]];
+    return [[key, field.kind === 'colours' ? text.split(' ').filter(Boolean) : text]];
+  });
+  return Object.fromEntries(said);
 }
 
 function KeptRecord({ kind, id }: { readonly kind: Kind; readonly id: string }) {

@@ -70,7 +70,7 @@ function Brief() {
         ) : (
           <Loading />
         ))}
-      <ShopTie shopTie={shopTie} name={name} dressed={dressed} units={units} />
+      <ShopTie shopTie={shopTie} name={name} clientId={values.client.id} dressed={dressed} units={units} />
     </>
   );
 }

@@ -1,7 +1,10 @@
 import { useMemo } from 'react';
+import type { ColouredCloth } from '../../../../core/colour/cloth.ts';
+import type { Tie } from '../../../../core/index.ts';
 import { type Measure, measures } from '../../../../core/measures/measures.ts';
 import { formatLength, type LengthUnit, roughly } from '../../../../core/units/length.ts';
 import { judgeTie } from '../../../../core/wardrobe/judgeTie.ts';
+import { Link } from '../../../ui/Button.tsx';
 import { ColoursField } from '../../../ui/ColoursField.tsx';
 import { EntriesOf } from '../../../ui/EntriesOf.tsx';
 import { MeasureField } from '../../../ui/MeasureField.tsx';
@@ -12,6 +15,8 @@ import type { useShopTie } from './useShopTie.ts';
 interface ShopTieProps {
   readonly shopTie: ReturnType<typeof useShopTie>;
   readonly name: string;
+  /** Whose it would be; `null` for the studio's. */
+  readonly clientId: string | null;
   readonly dressed: readonly Dressed[];
   readonly units: LengthUnit;
 }
@@ -19,7 +24,7 @@ interface ShopTieProps {
 const keys = ['lengthMm', 'bladeMm', 'thicknessMm', 'neckMm', 'tailMm'] as const;
 
 /** The tie in the hand, judged against everything the client wears. */
-export function ShopTie({ shopTie, name, dressed, units }: ShopTieProps) {
+export function ShopTie({ shopTie, name, clientId, dressed, units }: ShopTieProps) {
   const { store, tie, cloth, faults } = shopTie;
   return (
     <section aria-labelledby="shop-tie" className="grid gap-8 pt-6 lg:grid-cols-[19rem_minmax(0,1fr)] print:hidden">
@@ -43,6 +48,11 @@ export function ShopTie({ shopTie, name, dressed, units }: ShopTieProps) {
           })}
           <ColoursField label="Colours" />
         </EntriesOf>
+        {tie && (
+          <Link look="other" className="mt-3" href={boughtAddress(tie, cloth, clientId)}>
+            Bought: add it to the wardrobe
+          </Link>
+        )}
       </div>
       {tie ? (
         <Outfits tie={tie} cloth={cloth} name={name} dressed={dressed} units={units} />
@@ -53,7 +63,15 @@ export function ShopTie({ shopTie, name, dressed, units }: ShopTieProps) {
   );
 }
 
-type OutfitsProps = Omit<ShopTieProps, 'shopTie'> & {
+/** A new tie's own form, with what was measured of it in the shop. */
+function boughtAddress(tie: Tie, { colours }: ColouredCloth, clientId: string | null): string {
+  const { fabric, pattern, lengthMm, bladeMm, thicknessMm, neckMm, tailMm } = tie;
+  const known = new URLSearchParams({ fabric, pattern, colours: colours.join(' '), ...(clientId && { clientId }) });
+  for (const [key, mm] of Object.entries({ lengthMm, bladeMm, thicknessMm, neckMm, tailMm })) known.set(key, String(mm));
+  return `/ties/new?${known}`;
+}
+
+type OutfitsProps = Omit<ShopTieProps, 'shopTie' | 'clientId'> & {
   readonly tie: NonNullable<ShopTieProps['shopTie']['tie']>;
   readonly cloth: ShopTieProps['shopTie']['cloth'];
 };

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { checkTie } from '../../../../contract/planQuestion.ts';
 import type { ColouredCloth } from '../../../../core/colour/cloth.ts';
 import { supposeTie, type Tie } from '../../../../core/index.ts';
@@ -42,9 +42,32 @@ export function checkShopTie({ colours, shares, ...entries }: ShopTieEntries, un
   return { tie: value ? supposeTie(value) : undefined, cloth: { colours, shares }, faults: faults ?? [] };
 }
 
-/** The tie in the hand as it is entered, checked at every change. */
+const key = 'ropewalk.shop-tie';
+
+function keptShopTie(): ShopTieEntries | undefined {
+  try {
+    const kept: unknown = JSON.parse(sessionStorage.getItem(key) ?? 'null');
+    if (typeof kept !== 'object' || kept === null) return undefined;
+    const entries = { ...first, ...kept } as ShopTieEntries;
+    return Array.isArray(entries.colours) && entries.colours.every((colour) => typeof colour === 'string') ? entries : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+/** The tie in the hand as it is entered, checked at every change; a reload loses nothing of it. */
 export function useShopTie(units: LengthUnit): CheckedShopTie & { readonly store: EntryStore<ShopTieEntries> } {
   const [store] = useState(() => createEntryStore(first));
   const entries = useEntries(store);
+  // The page begins as the server drew it; what was entered before a reload is put in its place once it is alive.
+  const [ready, setReady] = useState(false);
+  useEffect(() => {
+    const kept = keptShopTie();
+    if (kept) store.begin(kept);
+    setReady(true);
+  }, [store]);
+  useEffect(() => {
+    if (ready) sessionStorage.setItem(key, JSON.stringify(entries));
+  }, [ready, entries]);
   return useMemo(() => ({ store, ...checkShopTie(entries, units) }), [store, entries, units]);
 }

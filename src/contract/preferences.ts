@@ -2,6 +2,14 @@ import type { Frame } from '../core/index.ts';
 import type { LengthUnit } from '../core/units/length.ts';
 import { type SquareRule, squareRules } from '../core/wardrobe/matchSquares.ts';
 
+/** What the screen is read by. */
+export const lights = { day: { label: 'daylight' }, dark: { label: 'dark room' } } as const;
+export type LightCode = keyof typeof lights;
+
+/** From how far it is read. */
+export const figureSizes = { usual: { label: 'at arm’s length' }, big: { label: 'from two metres' } } as const;
+export type FiguresCode = keyof typeof figureSizes;
+
 /** How this device reads: kept in a cookie, so that the server draws a page as the reader last had it. */
 export interface Preferences {
   /** `null` for the studio's, or the client's own. */
@@ -11,13 +19,22 @@ export interface Preferences {
   /** Whether single-letter keys act. */
   readonly plainKeys: boolean;
   readonly squareRule: SquareRule;
+  readonly light: LightCode;
+  readonly figures: FiguresCode;
 }
 
 export const preferencesCookie = 'ropewalk-preferences';
 /** Which of the studio's people is dressing on this device, by id. */
 export const personCookie = 'ropewalk-person';
 
-export const usualPreferences: Preferences = { units: null, view: 'facing', plainKeys: true, squareRule: 'echo' };
+export const usualPreferences: Preferences = {
+  units: null,
+  view: 'facing',
+  plainKeys: true,
+  squareRule: 'echo',
+  light: 'day',
+  figures: 'usual',
+};
 
 /** Reads what {@link preferencesText} wrote; what is not known any more is as usual. */
 export function preferencesIn(text: string | undefined): Preferences {
@@ -29,14 +46,18 @@ export function preferencesIn(text: string | undefined): Preferences {
     view: kept.get('view') === 'own' ? 'own' : 'facing',
     plainKeys: kept.get('plain-keys') !== 'off',
     squareRule: rule !== null && Object.hasOwn(squareRules, rule) ? (rule as SquareRule) : 'echo',
+    light: kept.get('light') === 'dark' ? 'dark' : 'day',
+    figures: kept.get('figures') === 'big' ? 'big' : 'usual',
   };
 }
 
-export function preferencesText({ units, view, plainKeys, squareRule }: Preferences): string {
+export function preferencesText({ units, view, plainKeys, squareRule, light, figures }: Preferences): string {
   return new URLSearchParams({
     ...(units && { units }),
     view,
     'plain-keys': plainKeys ? 'on' : 'off',
     'square-rule': squareRule,
+    light,
+    figures,
   }).toString();
 }

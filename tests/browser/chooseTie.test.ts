@@ -90,3 +90,18 @@ test('the brief: what to look for, and a tie in the hand against all that the cl
   await page.type('Blade', '6');
   await page.waitFor(async () => /Sits well in the point collar/.test(await page.body()), 'a slim thin tie suits the point collar');
 });
+
+test('a tie in a shop survives a reload, and goes into the wardrobe with what was measured of it', async () => {
+  const { page, driver } = screen;
+  await page.go('/buying-brief');
+  const blade = await page.field('Blade');
+  await blade.clear();
+  await blade.sendKeys('7.3', Key.TAB);
+  await driver.navigate().refresh();
+  await page.alive();
+  await page.waitFor(async () => (await (await page.field('Blade')).getAttribute('value')) === '7.3', 'lost');
+  await (await page.one('//a[normalize-space()="Bought: add it to the wardrobe"]')).click();
+  await page.waitFor(async () => /\/ties\/new/.test(await driver.getCurrentUrl()), 'not at a new tie');
+  await page.alive();
+  assert.equal(await page.value('Blade'), '7.3');
+});

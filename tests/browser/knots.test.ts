@@ -80,6 +80,20 @@ test('found by name, asking which where several pass under it, and remembering t
   );
 });
 
+test('found by likeness to the one in hand, which stays what it is looked for from', async () => {
+  const { page, driver } = screen;
+  await page.go('/knots');
+  const find = await driver.findElement(By.id('find'));
+  await find.sendKeys('four-in-hand', Key.ENTER);
+  await find.clear();
+  await find.sendKeys('a bit larger than this, level');
+  await page.waitFor(async () => /Like the Four-in-hand, but a bit larger, level:/.test(await page.body()), 'not understood');
+  const before = await page.body();
+  await find.sendKeys(Key.ENTER);
+  await page.waitFor(async () => /Like the Four-in-hand, but a bit larger, level:/.test(await page.body()), 'looked for from another');
+  assert.match(before, /wider at the top/);
+});
+
 test('the other families are laid out too: an open front has no tuck, the narrow end sets the blade', async () => {
   const { page } = screen;
   await (await page.one('//label[normalize-space()="open front"]')).click();

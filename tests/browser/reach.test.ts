@@ -101,6 +101,51 @@ test('in every view the rules of accessibility hold, targets are large enough fo
   assert.deepEqual(wrong, []);
 });
 
+test('in a dark room, and read from two metres, the same rules hold; both are remembered', async () => {
+  const { page, driver } = screen;
+  await driver.manage().window().setRect({ width: 1280, height: 900 });
+  await page.open();
+  await page.press('d');
+  await page.press('g');
+  const wrong: string[] = [];
+  for (const path of ['/', '/?stage=set', '/?stage=tie', '/clients', '/ties/new', '/knots', '/buying-brief', '/import-export', '/people']) {
+    await look(path);
+    const { light, figures } = await driver.executeScript<DOMStringMap>('return { ...document.documentElement.dataset }');
+    assert.deepEqual([light, figures], ['dark', 'big'], path);
+    await driver.executeScript(axe);
+    wrong.push(...(await driver.executeAsyncScript<string[]>(askAxe)).map((each) => `${path}: ${each}`));
+  }
+  assert.deepEqual(wrong, []);
+  await page.go('/?stage=set');
+  const { height } = await (await page.one('//*[@data-testid="start"]')).getRect();
+  assert.ok(height > 170, `the figure is ${height} px high`);
+  await page.press('d');
+  await page.press('g');
+});
+
+test('any command, knot or client is had by a few letters of its name', async () => {
+  const { page, driver } = screen;
+  await page.open();
+  const command = async (letters: string) => {
+    await page.chord(Key.CONTROL, 'k');
+    const line = await page.one('//dialog//input');
+    await page.waitFor(async () => driver.executeScript<boolean>('return document.activeElement === arguments[0]', line), 'not typed into');
+    await line.sendKeys(letters);
+    await page.one('//*[@cmdk-item and @aria-selected="true"]');
+    await line.sendKeys(Key.ENTER);
+    await page.waitFor(async () => (await driver.findElements(By.css('dialog[open]'))).length === 0, 'the dialog stays');
+  };
+  await command('st andrew');
+  await page.waitFor(async () => /St Andrew/.test(await page.chosenKnot()), 'another knot');
+  await command('stage: set');
+  await page.waitFor(async () => /Set the tail tip at/.test(await page.body()), 'another stage');
+  await page.chord(Key.CONTROL, 'k');
+  const line = await page.one('//dialog//input');
+  await line.sendKeys('zzzz');
+  await page.waitFor(async () => /Nothing here is called that/.test(await page.body()), 'it says nothing of what is not there');
+  await line.sendKeys(Key.ESCAPE);
+});
+
 test('the unit chosen at the fitting holds in the other views', async () => {
   const { page } = screen;
   await page.press('u');

@@ -55,7 +55,8 @@ export function Dressed({
   // A man's coat buttons left over right, a woman's right over left.
   const over = client.front === 'womens' ? (-left as 1 | -1) : left;
   const fronts = jacket ? jacketFronts(jacket, { neckMm: client.neckMm, beltY, build, over, wearersLeft: left }) : undefined;
-  const torso = torsoOf(build, shirtEaseMm, beltY + 12);
+  // Under a jacket the shirt lies close.
+  const torso = torsoOf(build, jacket ? -shirtEaseMm : shirtEaseMm, beltY + 12);
 
   return (
     <g clipPath={`url(#${id}-body)`}>

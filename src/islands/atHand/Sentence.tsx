@@ -1,15 +1,14 @@
-import { useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useRef, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { draftLabels, type PieceKind } from '../../contract/records/draftPieces.ts';
 import { type AimCode, aimCodes, aims } from '../../core/plan/aims.ts';
 import { noRecord, RecordChooser } from '../records/RecordChooser.tsx';
 import { Chooser } from '../ui/Chooser.tsx';
 import type { ChoiceGroup } from '../ui/choices.ts';
-import { wardrobeQuery } from '../wire/queries.ts';
 import { type PieceCode, pieces } from './pieces.ts';
 import { useAtHand } from './useAtHand.ts';
 import { useDraftPiece } from './useDraftPiece.ts';
-import { type AtHand, withAim, withClient, withJacket, withOutfit, withShirt, withTie } from './values.ts';
+import { useTakeClient } from './useTakeClient.ts';
+import { type AtHand, withAim, withJacket, withOutfit, withShirt, withTie } from './values.ts';
 
 const NewClient = lazy(() => import('./NewClient.tsx').then(({ NewClient: Dialog }) => ({ default: Dialog })));
 
@@ -26,9 +25,7 @@ const draftKey = 'draft ';
 /** Who wears what, as a sentence whose words can be exchanged. */
 export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
   const { store, values, wardrobe, client } = useAtHand();
-  const queries = useQueryClient();
-  const asked = useRef<string>(undefined);
-  const [fetching, setFetching] = useState<string>();
+  const clients = useTakeClient();
   const [adding, setAdding] = useState(false);
   const draft = useDraftPiece();
   const take = (piece: PieceCode, next: (now: AtHand) => AtHand) => {
@@ -53,16 +50,9 @@ export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
     } else onRecord();
   };
 
-  const takeClient = async (id: string, name: string) => {
-    if (id === noRecord) return setAdding(true);
-    asked.current = id;
-    setFetching(name);
-    const theirs = await queries.fetchQuery(wardrobeQuery(id)).catch(() => undefined);
-    // Another one may have been chosen while this one was fetched.
-    if (asked.current !== id) return;
-    setFetching(undefined);
-    const { client: next } = theirs ?? {};
-    if (theirs && next) take('client', (now) => withClient(now, next, theirs));
+  const takeClient = (id: string, name: string) => {
+    if (id === noRecord) setAdding(true);
+    else void clients.take(id, name).then((taken) => taken && onTurnTo?.('client'));
   };
 
   return (
@@ -81,9 +71,9 @@ export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
             <NewClient onClose={() => setAdding(false)} />
           </Suspense>
         )}
-        {fetching && (
+        {clients.fetching && (
           <span role="status" className="text-soft">
-            (loading {fetching}…)
+            (loading {clients.fetching}…)
           </span>
         )}
         {client && outfits.length > 0 && (

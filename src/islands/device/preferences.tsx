@@ -20,6 +20,8 @@ export function PreferencesProvider({ initial, children }: { readonly initial: P
         const next = { ...preferences, ...changed };
         keepCookie(preferencesCookie, preferencesText(next));
         setPreferences(next);
+        // The whole page follows, what the server drew of it too.
+        Object.assign(document.documentElement.dataset, { light: next.light, figures: next.figures });
       },
     }),
     [preferences],

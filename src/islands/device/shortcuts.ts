@@ -26,6 +26,9 @@ export const shortcuts = {
   jacket: { keys: ['3'], plain: true, does: 'the jacket’s measures' },
   tie: { keys: ['4'], plain: true, does: 'the tie’s measures' },
   aim: { keys: ['5'], plain: true, does: 'aim and rules' },
+  command: { keys: ['$mod+k'], plain: false, does: 'any command, knot, tie or client by its name' },
+  light: { keys: ['d'], plain: true, does: 'daylight, or a dark room' },
+  figures: { keys: ['g'], plain: true, does: 'figures read at arm’s length, or from two metres' },
   help: { keys: ['?'], plain: true, does: 'these keys' },
 } as const satisfies Record<string, { readonly keys: readonly string[]; readonly plain: boolean; readonly does: string }>;
 
@@ -64,6 +67,6 @@ export function useShortcuts(actions: ShortcutActions): void {
 function isTyping(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement &&
-    target.closest('input:not([type=radio], [type=checkbox]), textarea, select, [role="listbox"], [role="dialog"]') !== null
+    target.closest('input:not([type=radio], [type=checkbox]), textarea, select, [role="listbox"], [role="dialog"], dialog') !== null
   );
 }

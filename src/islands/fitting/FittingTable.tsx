@@ -1,4 +1,4 @@
-import { Keyboard, Printer, Redo2, Undo2 } from 'lucide-react';
+import { Keyboard, Printer, Redo2, Search, Undo2 } from 'lucide-react';
 import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react';
 import { type KnotPlan, plan as planFor } from '../../core/index.ts';
 import { formatLength, roughly } from '../../core/units/length.ts';
@@ -7,8 +7,8 @@ import { type PieceCode, pieces } from '../atHand/pieces.ts';
 import { Sentence } from '../atHand/Sentence.tsx';
 import { useAsked } from '../atHand/useAtHand.ts';
 import { WhoIsDressing } from '../atHand/WhoIsDressing.tsx';
-import { unitChoices } from '../device/preferences.tsx';
-import { useShortcuts } from '../device/shortcuts.ts';
+import { unitChoices, usePreferences } from '../device/preferences.tsx';
+import { type ShortcutActions, useShortcuts } from '../device/shortcuts.ts';
 import { drawnColours } from '../seen/dressed.ts';
 import { useKnotInCloth } from '../seen/useKnotPictures.ts';
 import { useSteps } from '../ui/entryStore.ts';
@@ -31,6 +31,7 @@ import { TieStage } from './tie/TieStage.tsx';
 import { useSaving } from './useSaving.ts';
 
 const AsSaved = lazy(() => import('./AsSaved.tsx').then(({ AsSaved: Said }) => ({ default: Said })));
+const CommandPalette = lazy(() => import('./CommandPalette.tsx').then(({ CommandPalette: Palette }) => ({ default: Palette })));
 const KeysDialog = lazy(() => import('../ui/KeysDialog.tsx').then(({ KeysDialog: Dialog }) => ({ default: Dialog })));
 
 /** A fitting at work: its stages, everything that is set in them, and all that follows from it, at once. */
@@ -45,6 +46,8 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
   const [stage, go] = useStage(begin);
   const [piece, setPiece] = useState<PieceCode>('client');
   const [keysOpen, setKeysOpen] = useState(false);
+  const [commanding, setCommanding] = useState(false);
+  const { preferences, prefer } = usePreferences();
 
   const colours = useMemo(() => drawnColours(request, values.colours), [request, values.colours]);
   const { knots } = plan;
@@ -69,7 +72,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
     setPiece(to);
     go('choose');
   };
-  useShortcuts({
+  const actions: ShortcutActions = {
     save,
     undo: () => undo?.(),
     redo: () => redo?.(),
@@ -78,10 +81,14 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
     allKnots: () => store.set('question.search', { ...search, knots: search.knots === 'all' ? 'named' : 'all' }),
     view: () => setView(frame.view === 'facing' ? 'own' : 'facing'),
     units: () => setUnits(units === 'cm' ? 'in' : 'cm'),
+    light: () => prefer({ light: preferences.light === 'dark' ? 'day' : 'dark' }),
+    figures: () => prefer({ figures: preferences.figures === 'big' ? 'usual' : 'big' }),
+    command: () => setCommanding(true),
     help: () => setKeysOpen(true),
     ...Object.fromEntries(stages.map((each) => [each === 'tie' ? 'tieIt' : each, () => go(each)])),
     ...Object.fromEntries(pieces.map((each) => [each, () => turnTo(each)])),
-  });
+  };
+  useShortcuts(actions);
 
   if (!chosen) return <p className="p-8 text-xl">No knot can be planned for these measures.</p>;
 
@@ -120,7 +127,10 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
               <Tool label="Print a card" onPress={() => print()}>
                 <Printer aria-hidden className="size-5" />
               </Tool>
-              <Tool label="Keys (?)" onPress={() => setKeysOpen(true)}>
+              <Tool label="Any command (Ctrl + K)" onPress={() => setCommanding(true)}>
+                <Search aria-hidden className="size-5" />
+              </Tool>
+              <Tool label="Keys and screen (?)" onPress={() => setKeysOpen(true)}>
                 <Keyboard aria-hidden className="size-5" />
               </Tool>
             </span>
@@ -158,6 +168,11 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
           frame={frame}
           studio={studio.name}
         />
+      )}
+      {commanding && (
+        <Suspense>
+          <CommandPalette knots={knots} actions={actions} onChoose={choose} onClose={() => setCommanding(false)} />
+        </Suspense>
       )}
       {keysOpen && (
         <Suspense>

@@ -1,13 +1,19 @@
+import { figureSizes, lights } from '../../contract/preferences.ts';
 import { usePreferences } from '../device/preferences.tsx';
 import { keyLabel, shortcuts } from '../device/shortcuts.ts';
 import { Button } from './Button.tsx';
 import { Dialog } from './Dialog.tsx';
+import { Switch } from './Switch.tsx';
 
-/** Every key there is, and the switch for the single-letter ones. */
+function choicesOf<K extends string>(table: Readonly<Record<K, { readonly label: string }>>) {
+  return (Object.keys(table) as K[]).map((key) => ({ key, label: table[key].label }));
+}
+
+/** Every key there is, and how this device's screen is read. */
 export function KeysDialog({ onClose }: { readonly onClose: () => void }) {
   const { preferences, prefer } = usePreferences();
   return (
-    <Dialog title="Keys" onClose={onClose}>
+    <Dialog title="Keys and screen" onClose={onClose}>
       <dl className="grid grid-cols-[9rem_1fr] gap-y-1.5 py-3">
         {Object.values(shortcuts).map(({ keys, does }) => (
           <div key={does} className="contents">
@@ -26,6 +32,14 @@ export function KeysDialog({ onClose }: { readonly onClose: () => void }) {
         />
         Single-letter keys work
       </label>
+      <Switch label="Light" showLabel value={preferences.light} choices={choicesOf(lights)} onChange={(light) => prefer({ light })} />
+      <Switch
+        label="Figures"
+        showLabel
+        value={preferences.figures}
+        choices={choicesOf(figureSizes)}
+        onChange={(figures) => prefer({ figures })}
+      />
       <Button look="plain" className="mt-3" onClick={onClose}>
         Close
       </Button>

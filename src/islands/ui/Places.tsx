@@ -1,4 +1,5 @@
-const places = [
+/** The views, in the order of the header. */
+export const places = [
   { path: '/', label: 'Fitting' },
   { path: '/clients', label: 'Clients' },
   { path: '/wardrobe', label: 'Wardrobe' },

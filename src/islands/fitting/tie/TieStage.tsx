@@ -35,7 +35,7 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
           <p className="text-soft">
             Step {now + 1} of {steps.length}
           </p>
-          <p className="text-4xl leading-tight font-semibold">{capital(steps[now] ?? '')}</p>
+          <p className="text-step font-semibold">{capital(steps[now] ?? '')}</p>
         </div>
         <div className="flex gap-3">
           <Button look="other" className="min-w-32 text-lg" disabled={now === 0} onClick={() => go(-1)}>

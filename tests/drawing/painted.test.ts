@@ -11,6 +11,7 @@ import { FabricDefs } from '../../src/drawing/fabric/FabricDefs.tsx';
 import { KnotSilhouette } from '../../src/drawing/knot/KnotSilhouette.tsx';
 import { Walk } from '../../src/drawing/walk/Walk.tsx';
 import { HangingTie } from '../../src/drawing/wardrobe/HangingTie.tsx';
+import { TieOnLapel } from '../../src/drawing/wardrobe/TieOnLapel.tsx';
 import { CollarCloseUp } from '../../src/drawing/wearer/CollarCloseUp.tsx';
 import { FrontFigure } from '../../src/drawing/wearer/FrontFigure.tsx';
 import { question, tieA } from '../support/ties.ts';
@@ -110,6 +111,9 @@ test('small marks are left out of what is read aloud', () => {
     picture: undefined,
   });
   assert.match(renderToStaticMarkup(silhouette), /aria-hidden="true"/);
+  const onLapel = (lapelMm: number | undefined) => renderToStaticMarkup(createElement(TieOnLapel, { id: 'l', tie: tieA, cloth, lapelMm }));
+  assert.match(onLapel(84), /height="84"/, 'the lapel lies beneath, as wide as it is');
+  assert.doesNotMatch(onLapel(undefined), /<rect/);
   assert.match(renderToStaticMarkup(createElement(HangingTie, { id: 'h', tie: tieA, cloth })), /aria-hidden="true"/);
 });
 

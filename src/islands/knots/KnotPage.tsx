@@ -42,7 +42,7 @@ export function KnotPage({ given, code }: KnotPageProps) {
 }
 
 function About({ knot, knots }: { readonly knot: MappedKnot; readonly knots: readonly MappedKnot[] }) {
-  const { request, client, frame, units } = useAsked();
+  const { values, request, client, frame, units } = useAsked();
   const colours = useColoursAtHand();
   const use = useInFitting();
   const alive = useAlive();
@@ -50,83 +50,85 @@ function About({ knot, knots }: { readonly knot: MappedKnot; readonly knots: rea
   const others = plan.names.slice(1);
   const { set } = plan.start;
   return (
-    <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_27rem]">
-      <div>
-        <div className="flex items-start justify-between gap-4">
-          <div>
-            <h1 className="text-4xl font-semibold tracking-tight">{title}</h1>
-            <p className="text-soft">
-              {plan.names.length > 0 && [...others.map((name) => `also ${name}`), `Knot ${knot.code}`].join(', ')}
-            </p>
-            <Moves of={plan.moves} frame={frame} className="text-xl" />
-            <MovesKey frame={frame} />
-          </div>
-          <Button className="text-lg" onClick={() => use(plan.moves)}>
-            Use in fitting
-          </Button>
-        </div>
-        <div className="grid gap-6 pt-2 md:grid-cols-[3fr_2fr]">
-          {/* It is tied in the browser, so without scripts there is no picture to wait for. */}
-          {alive ? <TiedInCloth key={client?.id} shown={{ knot, request, colours }} units={units} dimple={dimpleOf(client)} /> : <div />}
-          <div>
-            <h2 className="border-b-2 border-ink font-medium">With this tie and collar</h2>
+    <>
+      <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,5fr)_minmax(0,4fr)]">
+        {/* It is tied in the browser, so without scripts there is no picture to wait for. */}
+        {alive ? <TiedInCloth key={client?.id} shown={{ knot, request, colours }} units={units} dimple={dimpleOf(client)} /> : <div />}
+        <div>
+          <h1 className="text-4xl leading-tight font-semibold tracking-tight">
+            {title}{' '}
+            <span className="block text-2xl font-normal tracking-normal text-soft">
+              on {values.client.label}, in {values.tie.label}
+            </span>
+          </h1>
+          <div className="flex flex-wrap items-end justify-between gap-4 pt-2">
             {plan.feasible ? (
-              <>
-                <p className="figures text-3xl text-follows">{formatLength(roughly(set.dropMm, units), units)}</p>
-                <p className="text-note text-soft">
+              <p className="leading-tight text-follows">
+                <span className="figures-alone text-6xl">{formatLength(roughly(set.dropMm, units), units)}</span>
+                <span className="block text-note text-soft">
                   {set.end} tip below the collar button, before the first move (exactly {formatLength(set.dropMm, units)})
-                </p>
-              </>
+                </span>
+              </p>
             ) : (
               <p className="text-3xl text-outside">Won’t work</p>
             )}
-            <ReasonList reasons={plan.reasons} />
+            <Button className="text-lg" onClick={() => use(plan.moves)}>
+              Use in fitting
+            </Button>
           </div>
-        </div>
-        <div className="grid gap-6 pt-4 md:grid-cols-2">
-          <div>
-            <h2 className="border-b-2 border-ink font-medium">How to tie it</h2>
-            <ol className="pt-1 text-lg">
-              {tyingInWords(parseKnot(plan.moves), frame).map((step, i) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: the steps are told by their order.
-                <li key={i} className="flex break-inside-avoid gap-2 py-0.5">
-                  <span className="figures w-5 shrink-0 text-right text-soft">{i + 1}</span>
-                  {step}
-                </li>
-              ))}
-            </ol>
-            <p className="pt-1 text-note text-soft">Left and right: {sayFrame(frame)}. Leave one finger’s room at the throat.</p>
-          </div>
-          <div>
-            <h2 className="border-b-2 border-ink font-medium">Measured on the collar</h2>
-            <CollarInCloth request={request} view={frame.view} {...colours} id="about" plan={plan} className="h-72 w-full" />
-          </div>
+          <ReasonList reasons={plan.reasons} />
+          <h2 className="border-b-2 border-ink pt-3 font-medium">If not this one</h2>
+          <Similar knot={knot} knots={knots} onChoose={(code) => location.assign(`/knots/${code}`)} />
+          <p>
+            <Link href="/knots">Every knot for this tie and collar</Link>
+          </p>
         </div>
       </div>
-      <div>
-        <details>
-          <summary className="flex min-h-9 cursor-pointer items-center border-b-2 border-ink font-medium text-set">
-            Moves in each view
-          </summary>
-          <dl className="grid grid-cols-[1fr_auto] gap-x-3">
-            {frames.map((each) => (
-              <div key={sayFrame(each)} className="contents">
-                <dt className="text-note leading-7 text-soft">{sayFrame(each)}</dt>
-                <dd className="text-lg">
-                  <Moves of={plan.moves} frame={each} />
-                </dd>
-              </div>
+      <div className="grid gap-x-8 gap-y-4 pt-6 lg:grid-cols-[minmax(0,5fr)_minmax(0,4fr)]">
+        <div>
+          <h2 className="border-b-2 border-ink font-medium">How to tie it</h2>
+          <p className="flex flex-wrap items-baseline gap-x-4 pt-1">
+            <Moves of={plan.moves} frame={frame} className="text-xl" />
+          </p>
+          <MovesKey frame={frame} />
+          <ol className="pt-1 text-lg">
+            {tyingInWords(parseKnot(plan.moves), frame).map((step, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: the steps are told by their order.
+              <li key={i} className="flex break-inside-avoid gap-2 py-0.5">
+                <span className="figures w-5 shrink-0 text-right text-soft">{i + 1}</span>
+                {step}
+              </li>
             ))}
-          </dl>
-        </details>
-        <h2 className="border-b-2 border-ink pt-4 font-medium">Characteristics</h2>
-        <Characteristics knot={knot} />
-        <h2 className="border-b-2 border-ink pt-4 font-medium">Similar knots</h2>
-        <Similar knot={knot} knots={knots} onChoose={(code) => location.assign(`/knots/${code}`)} />
-        <p className="pt-3">
-          <Link href="/knots">All knots</Link>
-        </p>
+          </ol>
+          <p className="pt-1 text-note text-soft">Left and right: {sayFrame(frame)}. Leave one finger’s room at the throat.</p>
+        </div>
+        <div>
+          <h2 className="border-b-2 border-ink font-medium">Measured on the collar</h2>
+          <CollarInCloth request={request} view={frame.view} {...colours} id="about" plan={plan} className="h-72 w-full" />
+          <details className="pt-3">
+            <summary className="flex min-h-9 cursor-pointer items-center border-b border-line font-medium text-set">
+              What it is like, whoever wears it
+            </summary>
+            <Characteristics knot={knot} />
+            <p className="pt-1 text-note text-soft">{[...others.map((name) => `Also called ${name}`), `Knot ${knot.code}`].join('. ')}.</p>
+          </details>
+          <details>
+            <summary className="flex min-h-9 cursor-pointer items-center border-b border-line font-medium text-set">
+              Moves in each view
+            </summary>
+            <dl className="grid grid-cols-[1fr_auto] gap-x-3">
+              {frames.map((each) => (
+                <div key={sayFrame(each)} className="contents">
+                  <dt className="text-note leading-7 text-soft">{sayFrame(each)}</dt>
+                  <dd className="text-lg">
+                    <Moves of={plan.moves} frame={each} />
+                  </dd>
+                </div>
+              ))}
+            </dl>
+          </details>
+        </div>
       </div>
-    </div>
+    </>
   );
 }

@@ -1,5 +1,6 @@
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import type { Given } from '../../../../contract/given.ts';
+import { formatLength } from '../../../../core/units/length.ts';
 import { AtHandProvider } from '../../../atHand/AtHandProvider.tsx';
 import { outfitAtHand } from '../../../atHand/question.ts';
 import { Sentence } from '../../../atHand/Sentence.tsx';
@@ -9,7 +10,7 @@ import { withTie } from '../../../atHand/values.ts';
 import { Button, Link } from '../../../ui/Button.tsx';
 import { Switch } from '../../../ui/Switch.tsx';
 import { WithGiven } from '../../../wire/WithGiven.tsx';
-import { Rail } from './Rail.tsx';
+import { LaidTies } from './LaidTies.tsx';
 import { SquaresFor } from './SquaresFor.tsx';
 import { TieJudged } from './TieJudged.tsx';
 import { useTieRanking } from './useTieRanking.ts';
@@ -36,9 +37,10 @@ function Ranked() {
   const ranking = useTieRanking(outfit, ties);
   const [chosenId, setChosenId] = useState<string>();
   const byId = useMemo(() => new Map(ties.map((tie) => [tie.id, tie])), [ties]);
-  const onRail = useMemo(() => ranking.ranked.filter(({ id }) => byId.has(id)), [ranking.ranked, byId]);
-  const chosen = onRail.find(({ id }) => id === chosenId) ?? onRail[0];
+  const laid = useMemo(() => ranking.ranked.filter(({ id }) => byId.has(id)), [ranking.ranked, byId]);
+  const chosen = laid.find(({ id }) => id === chosenId) ?? laid[0];
   const tie = chosen && byId.get(chosen.id);
+  const lapelMm = outfit?.question.jacket?.lapelMm;
   const take = useTakeToFitting();
   const use = useCallback(() => {
     if (tie) take((now) => ({ ...withTie(now, tie), knot: null }));
@@ -58,21 +60,30 @@ function Ranked() {
       </div>
       {outfit ? (
         <>
-          <div className="flex flex-wrap items-center justify-between gap-x-6">
-            <Progress ranking={ranking} total={ties.length} />
-            <Switch
-              label="Which ties"
-              value={which}
-              choices={[
-                { key: 'ready', label: 'in the wardrobe' },
-                { key: 'all', label: 'also lent, resting or in repair' },
-              ]}
-              onChange={setWhich}
-            />
+          <div className="grid gap-x-8 gap-y-6 pt-2 lg:grid-cols-[minmax(0,1fr)_23rem]">
+            <div className="min-w-0">
+              {tie && <TieJudged outfit={outfit} worn={colours} tie={tie} onUse={use} />}
+              {tie && <SquaresFor tie={tie} ties={wardrobe.ties} squares={wardrobe.squares} />}
+            </div>
+            <section aria-label="The ties" className="flex min-w-0 flex-col max-lg:order-first">
+              <Progress ranking={ranking} total={ties.length} />
+              <Switch
+                label="Which ties"
+                value={which}
+                choices={[
+                  { key: 'ready', label: 'in the wardrobe' },
+                  { key: 'all', label: 'also lent or resting' },
+                ]}
+                onChange={setWhich}
+              />
+              {lapelMm !== undefined && (
+                <p className="pt-1 text-note text-soft">
+                  Each laid over the lapel, <span className="text-set">{formatLength(lapelMm, units)}</span> wide.
+                </p>
+              )}
+              <LaidTies ranked={laid} ties={byId} lapelMm={lapelMm} chosenId={chosen?.id} onChoose={setChosenId} />
+            </section>
           </div>
-          <Rail ranked={onRail} ties={byId} chosenId={chosen?.id} onChoose={setChosenId} />
-          {tie && <TieJudged outfit={outfit} worn={colours} tie={tie} onUse={use} />}
-          {tie && <SquaresFor tie={tie} ties={wardrobe.ties} squares={wardrobe.squares} />}
         </>
       ) : (
         <p className="py-6 text-xl">

@@ -1,4 +1,4 @@
-import { memo, useMemo } from 'react';
+import { memo, type ReactNode, useMemo } from 'react';
 import type { WornColours } from '../../../../contract/fitting.ts';
 import type { TieRecord } from '../../../../contract/records/records.ts';
 import type { TieOnShirt } from '../../../../core/colour/compare.ts';
@@ -24,33 +24,38 @@ interface TieJudgedProps {
 
 /** One tie with the outfit: seen, and what speaks for and against it. */
 export const TieJudged = memo(function TieJudged({ outfit, worn, tie, onUse }: TieJudgedProps) {
-  const { units } = useAsked();
+  const { units, values } = useAsked();
   const judgement = useMemo(() => judgeTie(outfit, tie), [outfit, tie]);
   const knots = useMemo(() => knotsInWords(outfit, tie), [outfit, tie]);
   return (
-    <section aria-label="The tie with the outfit" className="grid gap-6 pt-3 contain-layout lg:grid-cols-[20rem_20rem_minmax(0,1fr)]">
-      <Pictures outfit={outfit} tie={tie} plan={judgement.best} worn={worn} />
-      <div>
+    <section
+      aria-label="The tie with the outfit"
+      className="grid gap-x-6 gap-y-4 contain-layout md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]"
+    >
+      <Pictures outfit={outfit} tie={tie} plan={judgement.best} worn={worn}>
         <div className="flex items-start justify-between gap-4">
-          <h2 className="text-3xl leading-tight font-semibold">
+          <h1 className="text-3xl leading-tight font-semibold">
             <a href={`/ties/${tie.id}`} className="hover:underline">
               {tie.label}
-            </a>
-          </h2>
+            </a>{' '}
+            <span className="font-normal text-soft">on {values.client.label}</span>
+          </h1>
           <Button className="shrink-0 text-lg" onClick={onUse}>
             Use in fitting
           </Button>
         </div>
-        <p className="pt-1 text-lg text-soft">
-          {formatLength(tie.lengthMm, units)} long, {formatLength(tie.bladeMm, units)} wide,{' '}
-          {formatLength(tie.thicknessMm, units, 'thickness')} thick
-        </p>
-        <p className={`pt-2 text-xl ${judgement.feasible ? 'text-follows' : 'text-outside'}`}>
+        <p className={`text-xl ${judgement.feasible ? 'text-follows' : 'text-outside'}`}>
           {judgement.feasible ? bestInWords(judgement.best, units) : 'Won’t work with any of the knots.'}
         </p>
+      </Pictures>
+      <div className="md:col-start-2">
         <ReasonList reasons={judgement.reasons} />
         {judgement.colours === null && <p className="text-note text-soft">Colour isn’t judged: {unknownColour(worn, tie)}.</p>}
         <Schools judgement={judgement} units={units} />
+        <p className="text-note text-soft">
+          {formatLength(tie.lengthMm, units)} long, {formatLength(tie.bladeMm, units)} wide,{' '}
+          {formatLength(tie.thicknessMm, units, 'thickness')} thick
+        </p>
         {judgement.colours && <ColourFigures colours={judgement.colours} />}
         <WhichKnots judged={knots} />
       </div>
@@ -72,10 +77,12 @@ interface PicturesProps {
   readonly tie: TieRecord;
   readonly plan: KnotPlan;
   readonly worn: WornColours;
+  /** What is told above the collar. */
+  readonly children: ReactNode;
 }
 
 /** Drawing is the dear part of a change, so it is done only for what changed. */
-const Pictures = memo(function Pictures({ outfit, tie, plan, worn }: PicturesProps) {
+const Pictures = memo(function Pictures({ outfit, tie, plan, worn, children }: PicturesProps) {
   const { frame } = useAsked();
   const request = useMemo(() => completeRequest({ ...outfit.question, tie }), [outfit, tie]);
   const colours = useMemo(() => drawnColours(request, { ...worn, tie: tie.colours }), [request, worn, tie]);
@@ -83,8 +90,11 @@ const Pictures = memo(function Pictures({ outfit, tie, plan, worn }: PicturesPro
   const drawn = { request, plan, view: frame.view, picture, ...colours };
   return (
     <>
-      <FrontFigure {...drawn} id="worn-front" stage="tied" className="h-92 w-full" />
-      <CollarCloseUp {...drawn} id="worn-near" className="h-92 w-full" />
+      <FrontFigure {...drawn} id="worn-front" stage="tied" className="h-136 w-full overflow-visible md:row-span-2" />
+      <div>
+        {children}
+        <CollarCloseUp {...drawn} id="worn-near" className="h-72 w-full pt-2" />
+      </div>
     </>
   );
 });

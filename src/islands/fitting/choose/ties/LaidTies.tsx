@@ -3,23 +3,24 @@ import { type KeyboardEvent, memo, useRef } from 'react';
 import type { TieRecord } from '../../../../contract/records/records.ts';
 import { tieStates } from '../../../../core/tie/making.ts';
 import type { RankedTie } from '../../../../core/wardrobe/rankTies.ts';
-import { HangingTie } from '../../../../drawing/wardrobe/HangingTie.tsx';
+import { TieOnLapel } from '../../../../drawing/wardrobe/TieOnLapel.tsx';
 import { lookOf } from '../../../seen/dressed.ts';
 
-interface RailProps {
+interface LaidTiesProps {
   readonly ranked: readonly RankedTie[];
   readonly ties: ReadonlyMap<string, TieRecord>;
+  /** `undefined` without a jacket. */
+  readonly lapelMm: number | undefined;
   readonly chosenId: string | undefined;
   readonly onChoose: (id: string) => void;
 }
 
-const placePx = 124;
+const placePx = 72;
 
-/** The ties on the rail, best match first; only those in sight are drawn. */
-export const Rail = memo(function Rail({ ranked, ties, chosenId, onChoose }: RailProps) {
+/** The ties laid over the lapel one below the other, best match first; only those in sight are drawn. */
+export const LaidTies = memo(function LaidTies({ ranked, ties, lapelMm, chosenId, onChoose }: LaidTiesProps) {
   const scroller = useRef<HTMLDivElement>(null);
   const places = useVirtualizer({
-    horizontal: true,
     count: ranked.length,
     estimateSize: () => placePx,
     getScrollElement: () => scroller.current,
@@ -29,7 +30,7 @@ export const Rail = memo(function Rail({ ranked, ties, chosenId, onChoose }: Rai
   const at = ranked.findIndex(({ id }) => id === chosenId);
 
   const onKeyDown = (event: KeyboardEvent) => {
-    const steps: Readonly<Record<string, number>> = { ArrowRight: at + 1, ArrowLeft: at - 1, Home: 0, End: ranked.length - 1 };
+    const steps: Readonly<Record<string, number>> = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: ranked.length - 1 };
     const next = steps[event.key];
     const tie = next === undefined ? undefined : ranked[next];
     if (next === undefined || !tie) return;
@@ -39,16 +40,15 @@ export const Rail = memo(function Rail({ ranked, ties, chosenId, onChoose }: Rai
   };
 
   return (
-    <div ref={scroller} className="overflow-x-auto border-b border-line pb-2 contain-layout">
+    <div ref={scroller} className="max-h-[42rem] min-h-40 grow overflow-y-auto contain-layout">
       <div
         role="listbox"
         aria-label="Ties, best match first"
-        aria-orientation="horizontal"
         aria-activedescendant={chosenId ? `tie-${chosenId}` : undefined}
         tabIndex={0}
         onKeyDown={onKeyDown}
-        className="relative h-66"
-        style={{ width: places.getTotalSize() }}
+        className="relative"
+        style={{ height: places.getTotalSize() }}
       >
         {places.getVirtualItems().map(({ index, start }) => {
           const ranking = ranked[index];
@@ -65,19 +65,24 @@ export const Rail = memo(function Rail({ ranked, ties, chosenId, onChoose }: Rai
               aria-selected={isChosen}
               data-place={index + 1}
               onClick={() => onChoose(tie.id)}
-              className={`absolute top-0 flex h-full cursor-pointer flex-col px-1 ${isChosen ? 'bg-white' : 'hover:bg-white/60'}`}
-              style={{ width: placePx, transform: `translateX(${start}px)` }}
+              className={`absolute inset-x-0 grid cursor-pointer grid-cols-[10rem_minmax(0,1fr)] items-center gap-x-3 border-b border-faint ${isChosen ? 'bg-white' : 'hover:bg-white/60'}`}
+              style={{ height: placePx, transform: `translateY(${start}px)` }}
             >
-              <div className={`min-h-0 grow ${ranking.feasible ? '' : 'opacity-45'}`}>
-                <HangingTie id={`rail-${tie.id}`} tie={tie} cloth={lookOf(tie, tie.colours)} />
+              <div className={`h-full py-1 ${ranking.feasible ? '' : 'opacity-45'}`}>
+                <TieOnLapel id={`laid-${tie.id}`} tie={tie} cloth={lookOf(tie, tie.colours)} lapelMm={lapelMm} />
               </div>
-              <p className="line-clamp-2 h-10 shrink-0 text-[0.95rem] leading-5 font-medium">{tie.label}</p>
-              <p className={`shrink-0 truncate text-note ${ranking.feasible ? 'text-follows' : 'text-outside'}`}>
-                {ranking.feasible ? ranking.best : 'won’t work'}
-              </p>
-              <p className="shrink-0 truncate text-note text-soft">
-                {tie.state !== 'rack' ? tieStates[tie.state].label : tie.clientId === null ? 'the studio’s' : 'the client’s'}
-              </p>
+              <div className="min-w-0">
+                <p className="line-clamp-2 text-[0.95rem] leading-5 font-medium">{tie.label}</p>
+                <p className="truncate text-note">
+                  <span className={ranking.feasible ? 'text-follows' : 'text-outside'}>
+                    {ranking.feasible ? ranking.best : 'won’t work'}
+                  </span>
+                  <span className="text-soft">
+                    {' · '}
+                    {tie.state !== 'rack' ? tieStates[tie.state].label : tie.clientId === null ? 'the studio’s' : 'the client’s'}
+                  </span>
+                </p>
+              </div>
             </div>
           );
         })}

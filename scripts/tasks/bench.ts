@@ -3,6 +3,7 @@ import { benchCloth } from '../benches/cloth.ts';
 import { benchCore } from '../benches/core.ts';
 import { withCrowdedStudio } from '../benches/crowdedStudio.ts';
 import { benchFirstLoad } from '../benches/firstLoad.ts';
+import { benchLaws } from '../benches/laws.ts';
 import { benchPaint } from '../benches/paint.ts';
 import { benchPlanEndpoint } from '../benches/planEndpoint.ts';
 import { benchScene } from '../benches/scene.ts';
@@ -11,10 +12,11 @@ import { benchStages } from '../benches/stages.ts';
 import { benchTies } from '../benches/ties.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
 
-/** `npm run bench` measures everything; `npm run bench core` (or choice, paint, cloth, scene, load, plan, stages, records) one part. */
+/** `npm run bench` measures everything; `npm run bench core` (or choice, laws, paint, cloth, scene, load, plan, stages, records) one part. */
 const parts = {
   core: benchCore,
   choice: benchChoice,
+  laws: benchLaws,
   paint: () => withCrowdedStudio(benchPaint),
   cloth: benchCloth,
   scene: () => withCrowdedStudio(benchScene),

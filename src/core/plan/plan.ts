@@ -262,7 +262,7 @@ function judgeAll(situation: Situation): { score: number; reasons: Reason[] } {
     score: weighed > 0 ? weighed * left : weighed,
     // Of a knot that won't work there are no odds to tell.
     reasons: heard
-      .filter(({ code }) => situation.refusal === null || code !== landingCriterion.code)
+      .filter(({ code, judgement: { text } }) => text !== '' && (situation.refusal === null || code !== landingCriterion.code))
       .map(({ code, judgement: { verdict, text } }) => ({ code, verdict, text })),
   };
 }

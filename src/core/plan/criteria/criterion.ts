@@ -29,6 +29,7 @@ export interface Judgement {
   /** 0 (wrong) to 1 (as good as it can be). */
   readonly score: number;
   readonly verdict: Verdict;
+  /** Empty where it weighs, and too little to be told. */
   readonly text: string;
   /** What is left of the whole score where this speaks so strongly against it, 0 to 1; all of it where nothing is said. */
   readonly leaves?: number;

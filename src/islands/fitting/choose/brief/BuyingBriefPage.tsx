@@ -12,6 +12,7 @@ import { Switch } from '../../../ui/Switch.tsx';
 import { WithGiven } from '../../../wire/WithGiven.tsx';
 import { BriefInWords } from './BriefInWords.tsx';
 import { clientsOutfits } from './clientsOutfits.ts';
+import { PocketCard } from './PocketCard.tsx';
 import { ServedOutfits } from './ServedOutfits.tsx';
 import { ShopTie } from './ShopTie.tsx';
 import { useBuyingBrief } from './useBuyingBrief.ts';
@@ -29,21 +30,22 @@ export function BuyingBriefPage({ given }: { readonly given: Given }) {
 }
 
 function Brief() {
-  const { values, wardrobe, units, setUnits } = useAsked();
+  const { values, wardrobe, studio, units, setUnits } = useAsked();
   const { question, colours } = values;
   const outfit = useMemo(() => outfitAtHand({ question, colours }, units), [question, colours, units]);
   const dressed = useMemo(() => clientsOutfits(wardrobe, values, units), [wardrobe, values, units]);
   const { brief, searching, served } = useBuyingBrief(outfit, dressed);
   const shopTie = useShopTie(units);
   const name = values.client.label;
+  const pieces = [values.shirt.label, values.jacket?.label ?? 'no jacket'].join('; ');
   return (
     <>
-      <div className="flex flex-wrap items-start justify-between gap-3 pb-3">
+      <div className="flex flex-wrap items-start justify-between gap-3 pb-3 print:hidden">
         <Sentence words={['client', 'shirt', 'jacket', 'aim']} />
         <span className="flex items-center gap-4 print:hidden">
           <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
           <Button look="plain" onClick={() => print()}>
-            Print the brief
+            Print the pocket card
           </Button>
         </span>
       </div>
@@ -54,8 +56,11 @@ function Brief() {
       )}
       {outfit &&
         (brief ? (
-          <div aria-busy={searching} className={`grid gap-8 lg:grid-cols-[minmax(0,34rem)_minmax(0,1fr)] ${searching ? 'opacity-60' : ''}`}>
-            <div>
+          <div
+            aria-busy={searching}
+            className={`grid gap-8 lg:grid-cols-[minmax(0,34rem)_minmax(0,1fr)] print:block ${searching ? 'opacity-60' : ''}`}
+          >
+            <div className="print:hidden">
               <BriefWindow
                 brief={brief}
                 units={units}
@@ -65,7 +70,12 @@ function Brief() {
               />
               {brief.bladeMm && <ServedOutfits name={name} served={served} count={dressed.length} />}
             </div>
-            <BriefInWords brief={brief} units={units} shirtColour={outfit.shirtColour} />
+            <div>
+              <div className="print:hidden">
+                <BriefInWords brief={brief} units={units} shirtColour={outfit.shirtColour} />
+              </div>
+              <PocketCard brief={brief} outfit={outfit} units={units} name={name} studio={studio.name} pieces={pieces} />
+            </div>
           </div>
         ) : (
           <Loading />

@@ -59,32 +59,30 @@ function Ranked() {
         <Sentence words={['client', 'shirt', 'jacket', 'aim']} />
       </div>
       {outfit ? (
-        <>
-          <div className="grid gap-x-8 gap-y-6 pt-2 lg:grid-cols-[minmax(0,1fr)_23rem]">
-            <div className="min-w-0">
-              {tie && <TieJudged outfit={outfit} worn={colours} tie={tie} onUse={use} />}
-              {tie && <SquaresFor tie={tie} ties={wardrobe.ties} squares={wardrobe.squares} />}
-            </div>
-            <section aria-label="The ties" className="flex min-w-0 flex-col max-lg:order-first">
-              <Progress ranking={ranking} total={ties.length} />
-              <Switch
-                label="Which ties"
-                value={which}
-                choices={[
-                  { key: 'ready', label: 'in the wardrobe' },
-                  { key: 'all', label: 'also lent or resting' },
-                ]}
-                onChange={setWhich}
-              />
-              {lapelMm !== undefined && (
-                <p className="pt-1 text-note text-soft">
-                  Each laid over the lapel, <span className="text-set">{formatLength(lapelMm, units)}</span> wide.
-                </p>
-              )}
-              <LaidTies ranked={laid} ties={byId} lapelMm={lapelMm} chosenId={chosen?.id} onChoose={setChosenId} />
-            </section>
+        <div className="grid gap-x-8 gap-y-6 pt-2 lg:grid-cols-[minmax(0,1fr)_23rem]">
+          <div className="min-w-0">
+            {tie && <TieJudged outfit={outfit} worn={colours} tie={tie} onUse={use} />}
+            {tie && <SquaresFor tie={tie} ties={wardrobe.ties} squares={wardrobe.squares} />}
           </div>
-        </>
+          <section aria-label="The ties" className="flex min-w-0 flex-col max-lg:order-first">
+            <Progress ranking={ranking} total={ties.length} />
+            <Switch
+              label="Which ties"
+              value={which}
+              choices={[
+                { key: 'ready', label: 'in the wardrobe' },
+                { key: 'all', label: 'also lent or resting' },
+              ]}
+              onChange={setWhich}
+            />
+            {lapelMm !== undefined && (
+              <p className="pt-1 text-note text-soft">
+                Each laid over the lapel, <span className="text-set">{formatLength(lapelMm, units)}</span> wide.
+              </p>
+            )}
+            <LaidTies ranked={laid} ties={byId} lapelMm={lapelMm} chosenId={chosen?.id} onChoose={setChosenId} />
+          </section>
+        </div>
       ) : (
         <p className="py-6 text-xl">
           A measure of this fitting is missing or out of range. <Link href="/">Put it right</Link>

@@ -1,0 +1,16 @@
+import { rankingLaws, situations } from '../../tests/support/rankingLaws.ts';
+import { report } from './report.ts';
+
+const count = 2000;
+
+/** How often each law of the ranking is broken, over situations that no test has seen. */
+export function benchLaws(): void {
+  const samples = situations(count, Date.now());
+  report(
+    Object.entries(rankingLaws).map(([law, broken]) => [
+      law,
+      `${((100 * samples.filter(broken).length) / count).toFixed(2)}%`,
+      `of ${count} situations, at most 2%`,
+    ]),
+  );
+}

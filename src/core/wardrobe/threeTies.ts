@@ -15,18 +15,21 @@ export interface TieToAskFor {
 
 /** Lengths that most shops have, the usual one first, mm. */
 const usualLengths = [1470, 1500, 1450, 1480, 1550, 1600, 1400, 1350, 1300, 1250] as const;
+/** Ties of this thickness are found most; each millimetre off it counts as so much of a knot's score against one. */
+const usualThicknessMm = 2.8;
+const costOfSeldomMm = 0.12;
 /** A slimmer or a broader one is worth asking for from this far off, mm. */
 const otherFromMm = 6;
 
 /**
- * Three ties to ask for in a shop: the one of the brief's window that the outfit is served best by, and the best that is
- * clearly slimmer and clearly broader, where there is one. Each is planned in full. Pure.
+ * Three ties to ask for in a shop: the one of the brief's window that serves the outfit best and that shops are likely to
+ * have, and the best that is clearly slimmer and clearly broader, where there is one. Each is planned in full. Pure.
  */
 export function threeTies(outfit: Outfit, { cells }: BuyingBrief): TieToAskFor[] {
   const asked = cells
     .flatMap((cell) => askFor(outfit, cell) ?? [])
     .filter(({ best }) => best.feasible)
-    .toSorted((a, b) => b.best.score - a.best.score);
+    .toSorted((a, b) => worth(b) - worth(a));
   const [first] = asked;
   if (!first) return [];
   const off = ({ tie }: Omit<TieToAskFor, 'kind'>) => tie.bladeMm - first.tie.bladeMm;
@@ -37,6 +40,10 @@ export function threeTies(outfit: Outfit, { cells }: BuyingBrief): TieToAskFor[]
     ...(slimmer ? [{ ...slimmer, kind: 'slimmer' as const }] : []),
     ...(broader ? [{ ...broader, kind: 'broader' as const }] : []),
   ];
+}
+
+function worth({ tie, best }: Pick<TieToAskFor, 'tie' | 'best'>): number {
+  return best.score - costOfSeldomMm * Math.abs(tie.thicknessMm - usualThicknessMm);
 }
 
 function askFor(outfit: Outfit, { bladeMm, thicknessMm, lengthMm }: BriefCell): Omit<TieToAskFor, 'kind'> | undefined {

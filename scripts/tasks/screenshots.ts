@@ -61,6 +61,16 @@ const pictures: readonly Picture[] = [
     },
   },
   {
+    name: 'side-by-side',
+    path: '/',
+    prepare: async (page) => {
+      await wearing(page, 'Tobiah');
+      await (await page.button('Side by side')).click();
+      await (await page.one('//label[normalize-space()="another tie"]')).click();
+      await page.one('//*[starts-with(text(), "Compared with")]');
+    },
+  },
+  {
     name: 'all-ties',
     path: '/',
     prepare: async (page) => {
@@ -76,6 +86,15 @@ const pictures: readonly Picture[] = [
       await page.choose('Client', 'Tobiah');
       await page.choose('Shirt', 'House white, cutaway');
       await (await page.one('//label[normalize-space()="in"]')).click();
+    },
+  },
+  {
+    name: 'dark-room',
+    path: '/?stage=set',
+    prepare: async (page) => {
+      await page.choose('Client', 'Bram');
+      await page.press('d');
+      await page.press('g');
     },
   },
   {
@@ -116,17 +135,7 @@ const pictures: readonly Picture[] = [
       await inCloth(page, 1);
     },
   },
-  {
-    name: 'knots-compared',
-    path: '/',
-    prepare: async (page) => {
-      await page.choose('Client', 'Edrin');
-      await page.open('/knots/compare?of=4.1,6.4,8.7,8.12');
-      await inCloth(page, 4);
-    },
-  },
   { name: 'past-fittings', path: '/fittings', prepare: async () => undefined },
-  { name: 'clients', path: '/clients', prepare: async (page) => void (await page.one('//a[normalize-space()="Wick Fenlow"]')) },
   { name: 'client', path: '/clients', prepare: (page) => page.openRecord('clients', 'corvane') },
   { name: 'tie', path: '/clients', prepare: (page) => page.openRecord('ties', 'long slate') },
   { name: 'wardrobe', path: '/wardrobe', prepare: async (page) => void (await page.one('//*[contains(., "lent to")]')) },
@@ -135,8 +144,8 @@ const pictures: readonly Picture[] = [
     path: '/import-export',
     prepare: async (page) => {
       const table =
-        'label,length_mm,blade_mm,thickness_mm,colours\nHarbour plaid,1480,80,3.2,#5b3a2e #c9b98a\nKeel grey,1470,780,2.8,#6a7077\n';
-      await page.importFile('ties.csv', table);
+        'Item,Length (in),Width (in),Thickness,Material,Shelf\nHarbour plaid,58,3 1/4,3.2,Woven silk,B2\nKeel grey,58,wide,2.8,Wool,B3\n';
+      await page.importFile('stock of ties.csv', table);
       await page.one('//*[contains(text(), "error")]');
     },
   },

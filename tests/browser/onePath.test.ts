@@ -238,3 +238,17 @@ test('another tie stands beside the one at hand, survives a reload, is told apar
   await page.waitFor(async () => (await driver.findElements(By.css('[aria-label="Side by side"]'))).length === 0, 'one stands alone again');
   await shows(new RegExp(taken.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')));
 });
+
+test('an outfit that falls under a dress regulation brings its knot and aim, told with their day', async () => {
+  const { page } = screen;
+  await page.open();
+  await page.choose('Client', 'Bram');
+  await shows(/Supper stewards’ dress\s*, as of 1 March 2026: Four-in-hand, no dimple, tip anywhere on the buckle\./);
+  await shows(/The service’s current regulation decides/);
+  assert.equal(await page.chosenKnot(), 'Four-in-hand');
+  await page.go('/regulations/new');
+  await page.type('Name', 'Pilots’ parade');
+  await page.chord(Key.CONTROL, 's');
+  await shows(/As of: enter a day, as year-month-day\./);
+  assert.equal(await page.value('Name'), 'Pilots’ parade', 'what was typed stays');
+});

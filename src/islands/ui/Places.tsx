@@ -5,7 +5,7 @@ export const places = [
   { path: '/wardrobe', label: 'Wardrobe' },
   { path: '/knots', label: 'Knots' },
   { path: '/fittings', label: 'Past fittings' },
-  { path: '/people', label: 'People and rules' },
+  { path: '/people', label: 'Studio' },
   { path: '/import-export', label: 'Import and export' },
 ] as const;
 

@@ -129,7 +129,7 @@ function Pair({ here, other, question, piece, onTake }: PairProps) {
           ] as const
         ).map(({ id, label, drawn }) => (
           <figure key={id} className="min-w-0">
-            <figcaption className="flex items-baseline justify-between gap-3 pt-1">
+            <figcaption className="flex min-h-14 items-end justify-between gap-3 pb-1">
               <span className="text-xl leading-tight font-medium">{label}</span>
               {drawn.plan.feasible ? (
                 <span className="figures shrink-0 text-2xl text-follows">

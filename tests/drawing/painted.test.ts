@@ -79,6 +79,8 @@ test('a waistcoat hides the blade and shows where it is', () => {
   const asked = { ...question, jacket: { lapelMm: 85, waistcoat: true } };
   const dressed = front(plan(asked).knots[0]!, { request: completeRequest(asked) });
   assert.match(dressed, /stroke-dasharray="5 5"/);
+  const hung = front(plan(asked).knots[0]!, { request: completeRequest(asked), stage: 'hung' });
+  assert.equal(hung.match(/fill="#0006"/g), null, 'both ends are hung before it is closed');
   assert.doesNotMatch(front(knots[0]!), /stroke-dasharray="5 5"/);
 });
 

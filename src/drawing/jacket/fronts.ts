@@ -165,7 +165,7 @@ function waistcoat(beltY: number, build: Build): NonNullable<JacketDrawing['wais
   const right: Pt[] = [
     [0, vY],
     [build.neckHalfMm + 13, -22],
-    [build.shoulder[0] * 0.8, 10],
+    [build.shoulder[0] * 0.68, 12],
     [build.armpit[0] * 0.86, build.armpit[1]],
     [half, beltY - 40],
     [half, beltY + 24],

@@ -42,8 +42,10 @@ export function Wearer(props: WearerProps) {
     />
   );
   const band = stage === 'tied' && <CollarBand id={id} request={request} plan={plan} neckHalfMm={neckHalfMm} />;
+  // Both ends are hung before a waistcoat is closed over them.
+  const worn = stage === 'hung' && request.jacket ? { ...request, jacket: { ...request.jacket, waistcoat: false } } : request;
   return (
-    <Dressed {...props} band={band} throughWaistcoat={behindWaistcoat}>
+    <Dressed {...props} request={worn} band={band} throughWaistcoat={behindWaistcoat}>
       <defs>
         <FabricDefs id={id} cloth={cloth} />
       </defs>

@@ -4,8 +4,8 @@ import { formatKnot } from '../../core/knot/format.ts';
 import { parseKnot } from '../../core/knot/parse.ts';
 import { type AimCode, aims } from '../../core/plan/aims.ts';
 import { valueAt, withValueAt } from '../ui/paths.ts';
-import { type Beside, besidePieces } from './beside.ts';
 import { isAtHand } from './kept.ts';
+import { type Beside, besidePieces } from './pieces.ts';
 import { type AtHand, freshAtHand, type GivenCode, givens, withAim, withJacket, withOutfit, withShirt, withTie } from './values.ts';
 
 /** Says in an address that nobody on record is dressed. */

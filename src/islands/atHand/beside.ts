@@ -1,15 +1,6 @@
 import type { Wardrobe } from '../../contract/records/records.ts';
+import type { Beside } from './pieces.ts';
 import { type AtHand, withShirt, withTie } from './values.ts';
-
-/** What may stand beside the fitting to be compared with it. */
-export const besidePieces = ['knot', 'tie', 'shirt'] as const;
-export type BesidePiece = (typeof besidePieces)[number];
-
-/** The fitting with one thing exchanged: another tie, another shirt, or another knot, by its canonical moves. */
-export interface Beside {
-  readonly piece: BesidePiece;
-  readonly id: string;
-}
 
 /** The fitting that stands beside the one at hand; `undefined` where what was exchanged is no longer there. */
 export function besideOf(values: AtHand, { piece, id }: Beside, { ties, shirts }: Pick<Wardrobe, 'ties' | 'shirts'>): AtHand | undefined {

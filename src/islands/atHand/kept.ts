@@ -10,7 +10,7 @@ import { fabrics } from '../../core/tie/fabrics.ts';
 import { patterns } from '../../core/tie/patterns.ts';
 import { tieEnds } from '../../core/tie/tie.ts';
 import type { Steps } from '../ui/entryStore.ts';
-import { besidePieces } from './beside.ts';
+import { besidePieces } from './pieces.ts';
 import { type AtHand, givens } from './values.ts';
 
 const key = 'ropewalk.at-hand.2';

@@ -14,7 +14,7 @@ import { type PlanRequest, requestDefaults, type Tie } from '../../core/index.ts
 import { type AimCode, aimCodes, aimOn } from '../../core/plan/aims.ts';
 import { usualWearer } from '../../core/usual.ts';
 import type { LengthEntry } from '../ui/entry.ts';
-import type { Beside } from './beside.ts';
+import type { Beside } from './pieces.ts';
 
 /** A plan's question as it stands in the fields: lengths may be text that is none yet. */
 export interface QuestionEntries {

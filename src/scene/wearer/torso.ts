@@ -47,30 +47,46 @@ export function shirtFront(colour: string, buttonsMm: readonly number[]): Group 
 
 /** Where the fronts of a jacket meet, far below what a close-up shows, mm under the collar button. */
 const closesAtMm = 420;
-const notchY = -18;
+/** Lapel and collar part here; above it the collar goes around the neck, a finger below the shirt's. */
+const gorgeY = 6;
+const gorgeX = 88;
+const collarWideMm = 46;
+const besideShirtMm = 15;
 
-/** The two lapels, each as wide as was measured, and what of the fronts shows beside them. */
+/** The two lapels, each as wide as was measured, the jacket's collar around the neck, and what of the fronts shows beside them. */
 export function lapels(colour: string, lapelMm: number): Group {
   const group = new Group();
-  // From the button it opens as a V to the notch; above, the collar of the jacket turns in around the neck.
-  const inner = (y: number) =>
-    y < notchY ? 16 + 74 * ((y + closesAtMm) / (closesAtMm + notchY)) : 90 - 22 * Math.sin((Math.PI / 2) * Math.min(1, (y - notchY) / 70));
+  // From the button it opens as a V up to the gorge.
+  const inner = (y: number) => 16 + (gorgeX - 16) * ((y + closesAtMm) / (closesAtMm + gorgeY));
   const back = (x: number, y: number, off: number) => shirtZMm + off - backAt(x) * 0.9 - Math.max(0, y - 4) * 1.25;
   for (const side of [1, -1] as const) {
     const lapel = sheetOf(colour, [10, 48], (u, v) => {
-      const y = mix(64, bottomY, v);
-      // It grows from the neck to its full width at the notch, and narrows from there to the button.
-      const wide =
-        y > notchY ? lapelMm * mix(1.02, 0.5, (y - notchY) / (64 - notchY)) : lapelMm * mix(1, 0.55, (notchY - y) / (closesAtMm + notchY));
-      const x = inner(y) + u * wide;
-      return [side * x, y - 14 * u, back(x, y, 7 + 5 * Math.sin(Math.PI * Math.min(1, u * 1.2)))];
+      // Its upper edge falls from the gorge to the point.
+      const y = mix(gorgeY - 22 * u, bottomY, v);
+      const wide = lapelMm * mix(1, 0.55, v);
+      const x = inner(mix(gorgeY, bottomY, v)) + u * wide;
+      return [side * x, y - 6 * u, back(x, y, 8 + 5 * Math.sin(Math.PI * Math.min(1, u * 1.2)))];
     });
-    const front = sheetOf(colour, [10, 30], (u, v) => {
-      const y = mix(56, bottomY, v);
-      const x = inner(y) + 6 + u * 130;
-      return [side * x, y - u * Math.max(0, y) * 0.9, back(x, y, 3)];
+    const front = sheetOf(colour, [12, 30], (u, v) => {
+      const top = mix(30, 14, u);
+      const y = mix(top, bottomY, v);
+      const x = inner(Math.min(y, gorgeY)) + 4 + u * 130;
+      return [side * x, y - u * Math.max(0, y) * 0.5, back(x, y, 2)];
     });
-    group.add(lapel, front);
+    const collar = sheetOf(colour, [26, 8], (u, v) => {
+      // Along the shirt's collar from the gorge to the nape, and from there outward over the shoulder.
+      const angle = mix(Math.asin(Math.min(0.98, (gorgeX - 4) / (neckRadiusMm + 40))), (118 * Math.PI) / 180, u);
+      const out = mix(40, besideShirtMm, Math.min(1, u * 2.2));
+      const radius = neckRadiusMm + out + v * collarWideMm * mix(0.75, 1, u);
+      const rise = mix(gorgeY, 40, Math.sin((Math.PI / 2) * Math.min(1, u * 1.7)));
+      const roll = 7 * Math.sin(Math.PI * Math.min(1, v * 1.3));
+      return [
+        side * radius * Math.sin(angle),
+        rise - v * mix(12, 34, u) + roll * 0.5,
+        Math.min(axisZ + radius * Math.cos(angle) + roll, back(radius * Math.sin(angle), rise, 12)),
+      ];
+    });
+    group.add(lapel, front, collar);
   }
   return group;
 }

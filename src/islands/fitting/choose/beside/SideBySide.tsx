@@ -3,7 +3,8 @@ import { completeRequest, type KnotPlan, type PlanQuestion } from '../../../../c
 import { planKnot } from '../../../../core/plan/plan.ts';
 import { type Variant, variantDifferences } from '../../../../core/plan/variants.ts';
 import { formatFigure, roughly, unitLabel } from '../../../../core/units/length.ts';
-import { type Beside, type BesidePiece, besideOf } from '../../../atHand/beside.ts';
+import { besideOf } from '../../../atHand/beside.ts';
+import type { Beside, BesidePiece } from '../../../atHand/pieces.ts';
 import { soundQuestion } from '../../../atHand/question.ts';
 import { useAsked } from '../../../atHand/useAtHand.ts';
 import type { AtHand } from '../../../atHand/values.ts';

@@ -1,6 +1,6 @@
 import type { Wardrobe } from '../../../../contract/records/records.ts';
 import type { KnotPlan } from '../../../../core/index.ts';
-import type { Beside, BesidePiece } from '../../../atHand/beside.ts';
+import type { Beside, BesidePiece } from '../../../atHand/pieces.ts';
 import type { AtHand } from '../../../atHand/values.ts';
 import { familiesOf } from '../families.ts';
 

@@ -40,7 +40,10 @@ test('every tie is judged for the outfit at the fitting, while the page stays re
   await page.waitFor(async () => (await places())[0] !== first, 'another collar asks for another tie');
   await driver.findElement(By.css('[role=listbox][aria-label="Ties, best match first"]')).sendKeys(Key.ARROW_DOWN);
   const second = (await places())[1];
-  await page.waitFor(async () => (await (await page.one('//h2')).getText()) === second, 'the next tie by key');
+  await page.waitFor(
+    async () => (await (await page.one('//section[@aria-label="The tie with the outfit"]//h1/a')).getText()) === second,
+    'the next tie by key',
+  );
 });
 
 test('judging can be stopped, and begun again', async () => {

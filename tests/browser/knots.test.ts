@@ -111,6 +111,7 @@ test('the other families are laid out too: an open front has no tuck, the narrow
 test('the page of a knot tied with the tail says how, what it needs, and what shows of it', async () => {
   const { page } = screen;
   await page.open('/knots/n8.15-6');
+  await (await page.one('//summary[contains(., "What it is like")]')).click();
   await shows(/The blade is set to its length first/);
   await shows(/with the tail/);
   await shows(/loosely across the front/);
@@ -146,6 +147,8 @@ test('a knot’s page, its neighbours, and the way to the fitting', async () => 
   const { page, driver } = screen;
   await find('Half-Windsor, pulls open\n');
   await (await page.one('//a[normalize-space()="Details"]')).click();
+  await page.alive();
+  await (await page.one('//summary[contains(., "What it is like")]')).click();
   await shows(/Pulls open/);
   await shows(/Ri Lo Ci Lo Ri Co T[LCR\s]*Facing the client, blade on the wearer’s right/);
   await (await page.one('//button[starts-with(normalize-space(), "fewer moves")]')).click();

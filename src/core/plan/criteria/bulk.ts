@@ -6,10 +6,10 @@ import type { Criterion } from './criterion.ts';
 const manyMoves = 8;
 
 /** Fabric no thicker than this takes any number of moves, and a knot of no more than so many any fabric. */
-const thinMm = 3.1;
+const thinMm = 3.2;
 const fewMoves = 4;
 /** What each move beyond, in each millimetre of fabric beyond, takes from a knot. A prior: it keeps thicker fabric from asking for more moves. */
-const costOfMoveMm = 0.12;
+const costOfMoveMm = 0.15;
 /** Less than this is felt only where knots are otherwise alike, and is not told. */
 const toldBelow = 0.86;
 

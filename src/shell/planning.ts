@@ -1,6 +1,7 @@
 import type { Request, RequestHandler } from 'express';
 import { answered, inJson } from '../server/http/answer.ts';
 import { bodyTaker } from '../server/http/body.ts';
+import { Problem } from '../server/http/problem.ts';
 import { planFor } from '../server/planFor.ts';
 
 /** Answers a plan. It needs neither page nor record, so the pages' machinery, which costs more than the plan, is passed by. */
@@ -30,6 +31,6 @@ function bodyOf(request: Request): Promise<unknown> {
         'end',
         trying(() => resolve(taker.whole())),
       )
-      .on('error', reject);
+      .on('error', () => reject(new Problem(400, 'cut-off', 'The request was cut off.')));
   });
 }

@@ -88,6 +88,13 @@ test('a file of ours needs no matching, and comes through it unchanged', () => {
   assert.ok(!isOurs('ties', tableOf('Name,Blade\nx,8\n')));
 });
 
+test('lengths of ours come back to the last figure, and inches exactly', () => {
+  const bladeMm = 81.2345678901;
+  const csv = writeCsv('ties', [{ ...kinds.ties.fresh, id: 'x', archived: false, label: 'x', bladeMm }], () => undefined);
+  assert.equal(through(csv)[0]?.['bladeMm'], bladeMm);
+  assert.equal(through('Name,Length (in)\nx,57 3/8\n')[0]?.['lengthMm'], 1457.325);
+});
+
 test('every line of ours tells which line of the file it came from', () => {
   fc.assert(
     fc.property(

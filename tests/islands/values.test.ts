@@ -128,6 +128,8 @@ test('a regulation brings its knot, aim, dimple and rules, and they go with it',
     [client.aim, client.dimple, 'within-inch'],
     'what it prescribed goes back to the client’s own ways',
   );
+  const another = withClient(atHand, { ...client, id: 'c9' }, { ...wardrobe, outfits: [] });
+  assert.equal(another.question.rules.lapelRule, 'within-inch', 'nor does another client come under it');
   const own = withOutfit({ ...free, aim: 'belt-middle' }, outfit, client, all);
   assert.equal(own.aim, 'belt-middle', 'what was set by hand stays where nothing is prescribed');
 });

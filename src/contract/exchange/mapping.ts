@@ -154,7 +154,8 @@ export function asOurs(kind: Kind, rows: readonly TableRow[], uses: readonly Col
 function cellAs({ measure, choices }: Column, cell: string, unit: TableUnit): string {
   if (measure) {
     const mm = cell.trim() === '' ? undefined : lengthIn(cell, unit);
-    return mm === undefined ? cell : String(Math.round(mm * 100) / 100);
+    // A figure in mm goes through as it stands: a file of ours comes back exactly as it went.
+    return mm === undefined || Number(cell) === mm ? cell : String(Number(mm.toFixed(4)));
   }
   if (choices) {
     const said = cell.trim().toLowerCase();

@@ -26,6 +26,11 @@ const buttoningShare = 0.74;
 /** How far an open front hangs off the middle at the button. */
 const hangsOpenMm = 62;
 
+/** Where a waistcoat closes, below the collar button: a usual share of the way to the belt, mm. */
+export function waistcoatClosesAt(beltMm: number): number {
+  return 0.5 * beltMm;
+}
+
 /** Collar button down to the button that closes the jacket: as measured, or the usual share of the way to the belt. */
 export function buttoningPoint({ buttoningMm }: JacketFronts, beltMm: number): number {
   return buttoningMm ?? buttoningShare * beltMm;

@@ -114,16 +114,28 @@ export function likenessInWords({ wishes: asked, far }: Likeness): string {
   return asked.map((code) => (far && sizes.has(code) ? `${far} ${wishes[code].label}` : wishes[code].label)).join(', ');
 }
 
-const sizes: ReadonlySet<WishCode> = new Set(['larger', 'smaller', 'longer', 'shorter']);
+/** Wishes of more or less of a size, and which. */
+const sizes: ReadonlyMap<WishCode, (knot: MappedKnot) => number> = new Map([
+  ['larger', top],
+  ['smaller', top],
+  ['longer', high],
+  ['shorter', high],
+]);
 
 /**
  * Knots that have all that is wished for, the most like the one it is looked for from first; those that work with the tie
  * come before those that don't.
  */
 export function findAlike(from: MappedKnot, all: readonly MappedKnot[], { wishes: asked, far }: Likeness): MappedKnot[] {
-  const apart = (knot: MappedKnot) => Math.abs(top(knot) - top(from));
+  // Each size that was asked for is held to how far, by itself.
   const near = (knot: MappedKnot) =>
-    far === undefined || !asked.some((code) => sizes.has(code)) || (far === 'a bit' ? apart(knot) <= bitMm : apart(knot) > bitMm);
+    far === undefined ||
+    asked.every((code) => {
+      const size = sizes.get(code);
+      if (!size) return true;
+      const apart = Math.abs(size(knot) - size(from));
+      return far === 'a bit' ? apart <= bitMm : apart > bitMm;
+    });
   const fitting = all.filter(
     (knot) => knot.plan.moves !== from.plan.moves && near(knot) && asked.every((code) => wishes[code].holds(knot, from)),
   );

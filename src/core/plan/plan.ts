@@ -11,7 +11,7 @@ import { knotsInManner, mannerCodes } from '../knot/manners.ts';
 import { parseKnot } from '../knot/parse.ts';
 import { type KnotProperties, knotProperties } from '../knot/properties.ts';
 import { type Step, stepsOf } from '../knot/steps.ts';
-import { widthAt } from '../tie/width.ts';
+import { bandWidth } from '../tie/width.ts';
 import { gripNeeded } from '../tying/grip.ts';
 import { crossedLoopOf, openLoopOf, readingsOf } from '../tying/readings.ts';
 import { type KnotShape, shapeOf } from '../tying/shape.ts';
@@ -177,9 +177,7 @@ function judge({ word, code, title, winding, stance, properties, steps }: Candid
   const { tailMm, takeUpMm, bundle } = start;
   const shape = asWorn(shapeOf(bundle, stance), client.blade);
   const collar = collarFill(shirt, shape);
-  // The broader arm folds, so the band is as wide as the narrower one.
-  const bandMm = Math.min(widthAt(tie, tie.lengthMm - loopMm - tailMm), widthAt(tie, tie.lengthMm - tailMm));
-  const hidden = hiddenBy(shirt, shape, bandMm);
+  const hidden = hiddenBy(shirt, shape, bandWidth(tie, loopMm, tailMm));
   // Where the blade is set to its length first, what the knot takes up cannot move its tip.
   const landing = landingAt(dropMm, winding.active === 'blade' ? takeUpMm : 0, drop, aim, calibration);
   const { tail, refusal, shorterByMm } = endsOf({

@@ -63,3 +63,11 @@ function along(all: readonly WidthAt[], xMm: number): number {
   const left = all[after - 1] ?? right;
   return left && right ? between(xMm, left.atMm, left.widthMm, right.atMm, right.widthMm) : 0;
 }
+
+/**
+ * How wide a tie lies around the neck, mm: the narrower of its two arms, since the broader one folds. `tailMm` is the tail's
+ * tip below the collar button with the loop closed.
+ */
+export function bandWidth(tie: Tie, loopMm: number, tailMm: number): number {
+  return Math.min(widthAt(tie, tie.lengthMm - loopMm - tailMm), widthAt(tie, tie.lengthMm - tailMm));
+}

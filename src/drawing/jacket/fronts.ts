@@ -1,5 +1,5 @@
 import type { PlanRequest } from '../../core/index.ts';
-import { frontEdge, type JacketFronts } from '../../core/jacket/opening.ts';
+import { frontEdge, type JacketFronts, waistcoatClosesAt } from '../../core/jacket/opening.ts';
 import { curve, mirrored, type Pt, polygon } from '../geometry/path.ts';
 import { type Build, sideOf, sleeveOf } from '../wearer/build.ts';
 
@@ -160,7 +160,7 @@ function jacketButtons({ cut, worn }: DrawnJacket, [bx, by]: Pt, over: 1 | -1): 
 }
 
 function waistcoat(beltY: number, build: Build): NonNullable<JacketDrawing['waistcoat']> {
-  const vY = beltY * 0.5;
+  const vY = waistcoatClosesAt(beltY);
   const half = build.waist[0];
   const right: Pt[] = [
     [0, vY],

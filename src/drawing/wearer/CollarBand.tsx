@@ -1,6 +1,6 @@
 import { bandEdge } from '../../core/collar/hides.ts';
 import type { KnotPlan, PlanRequest } from '../../core/index.ts';
-import { widthAt } from '../../core/tie/width.ts';
+import { bandWidth } from '../../core/tie/width.ts';
 import { fabricFill } from '../fabric/fabricFill.ts';
 import { type Pt, polygon } from '../geometry/path.ts';
 
@@ -17,10 +17,7 @@ const besideNeckMm = 10;
 /** The tie's band as it comes down both sides of the stand to the knot: what leaves and knot don't cover of it is what shows. */
 export function CollarBand({ id, request, plan, neckHalfMm }: CollarBandProps) {
   const { client, shirt, tie } = request;
-  const tailSide = tie.lengthMm - plan.start.tailDropMm;
-  const bladeSide = tailSide - client.neckMm - shirt.collarAllowanceMm;
-  // The broader arm is folded to the narrower one's width.
-  const widthMm = Math.min(widthAt(tie, tailSide), widthAt(tie, bladeSide));
+  const widthMm = bandWidth(tie, client.neckMm + shirt.collarAllowanceMm, plan.start.tailDropMm);
   const { from, slope } = bandEdge(shirt, widthMm);
   const end = neckHalfMm + besideNeckMm;
   const arm = (side: 1 | -1): Pt[] => [

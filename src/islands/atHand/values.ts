@@ -59,7 +59,7 @@ export type GivenCode = (typeof givens)[number];
 export interface AtHand {
   client: Omit<Piece, 'draft'>;
   /** What the client is dressed for; `null` when the pieces were put together here. */
-  outfit: Omit<Piece, 'draft'> | null;
+  outfit: (Omit<Piece, 'draft'> & { readonly prescribed?: boolean }) | null;
   shirt: Piece;
   jacket: Piece | null;
   tie: Piece;
@@ -172,6 +172,8 @@ export function withClient(values: AtHand, client: ClientRecord, wardrobe: Wardr
       ...values.question,
       client: clientEntries(planClient(client, undefined, studio.person)),
       occasion: requestDefaults.occasion,
+      // What was prescribed for another client's occasion goes with it.
+      rules: values.outfit?.prescribed ? requestDefaults.rules : values.question.rules,
       liking: { symmetry, release, neckBand, dimple, practice },
       search: { ...values.question.search, also: [...new Set([held, ownKnot].filter((knot) => knot !== null))] },
     },
@@ -196,14 +198,7 @@ export function withOutfit(
   values: AtHand,
   outfit: OutfitRecord,
   client: ClientRecord,
-  {
-    studio,
-    outfits,
-    shirts,
-    jackets,
-    ties,
-    regulations,
-  }: Pick<Wardrobe, 'studio' | 'outfits' | 'shirts' | 'jackets' | 'ties' | 'regulations'>,
+  { studio, shirts, jackets, ties, regulations }: Pick<Wardrobe, 'studio' | 'shirts' | 'jackets' | 'ties' | 'regulations'>,
 ): AtHand {
   const shirt = shirts.find(({ id }) => id === outfit.shirtId);
   const jacket = jackets.find(({ id }) => id === outfit.jacketId) ?? null;
@@ -211,14 +206,14 @@ export function withOutfit(
   const inJacket = withJacket(inShirt, jacket);
   const tie = ties.find(({ id }) => id === outfit.tieId);
   const inTie = tie ? withTie(inJacket, tie) : inJacket;
-  const before = outfits.find(({ id }) => id === values.outfit?.id);
-  const dressed = prescribed(inTie, regulationOf(outfit, regulations), regulationOf(before, regulations), client);
+  const regulation = regulationOf(outfit, regulations);
+  const dressed = prescribed(inTie, regulation, values.outfit?.prescribed === true, client);
   const { search } = dressed.question;
-  const knot = outfit.knot ?? regulationOf(outfit, regulations)?.knot ?? null;
+  const knot = outfit.knot ?? regulation?.knot ?? null;
   return {
     ...dressed,
     colours: { ...dressed.colours, trousers: outfit.trousersColour },
-    outfit: { id: outfit.id, label: outfit.label },
+    outfit: { id: outfit.id, label: outfit.label, ...(regulation && { prescribed: true }) },
     knot: knot ?? dressed.knot,
     question: {
       ...dressed.question,
@@ -241,10 +236,10 @@ export function regulationOf(
 function prescribed(
   values: AtHand,
   now: RegulationRecord | undefined,
-  before: RegulationRecord | undefined,
+  wasPrescribed: boolean,
   client: Pick<ClientRecord, 'aim' | 'dimple'>,
 ): AtHand {
-  if (!now && !before) return values;
+  if (!now && !wasPrescribed) return values;
   const { rules } = requestDefaults;
   const aimed = withAim(values, now?.aim ?? client.aim);
   return {

@@ -32,6 +32,13 @@ test('every knot found has all that was wished for, the most like it first', () 
   }
   const much = wished('much larger');
   assert.ok(much.length > 0 && much.every(({ plan }) => plan.shape.topMm > from.plan.shape.topMm + 6));
+  const flatter = wished('a bit flatter');
+  const lost = flatter.map(({ plan }) => from.plan.shape.heightMm - plan.shape.heightMm);
+  assert.ok(lost.length > 0 && lost.every((mm) => mm > 0.5 && mm <= 6));
+  assert.ok(
+    flatter.some(({ plan }) => Math.abs(plan.shape.topMm - from.plan.shape.topMm) > 6),
+    'held to the size that was asked for, not to another',
+  );
   assert.ok(wished('fewer moves').every(({ plan }) => plan.properties.moves < 4));
   assert.ok(
     wished('smaller').every(({ plan }) => plan.moves !== from.plan.moves),

@@ -1,18 +1,16 @@
 import { frontDropOf } from '../../body/frontDrop.ts';
-import { buttoningPoint } from '../../jacket/opening.ts';
+import { buttoningPoint, waistcoatClosesAt } from '../../jacket/opening.ts';
 import type { PlanRequest } from '../request.ts';
 import type { Criterion } from './criterion.ts';
 
 /** A motif this near to what hides it is half hidden, mm. */
 const halfAMotifMm = 15;
-/** Where a waistcoat closes, as a share of the way to the belt. */
-const waistcoatShare = 0.5;
 
 /** Below this the jacket or waistcoat hides the tie, mm below the collar button; `undefined` where nothing does. */
 function hiddenFrom({ client, jacket }: PlanRequest): { readonly atMm: number; readonly by: string } | undefined {
   if (!jacket) return undefined;
   const beltMm = frontDropOf(client).meanMm;
-  if (jacket.waistcoat) return { atMm: waistcoatShare * beltMm, by: 'waistcoat' };
+  if (jacket.waistcoat) return { atMm: waistcoatClosesAt(beltMm), by: 'waistcoat' };
   return jacket.worn === 'closed' ? { atMm: buttoningPoint(jacket, beltMm), by: 'buttoned jacket' } : undefined;
 }
 

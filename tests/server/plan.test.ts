@@ -62,7 +62,9 @@ test('a wrong number of moves is refused', async () => {
 test('the endpoint answers what the core does', async () => {
   const { status, body } = await post(JSON.stringify(question));
   assert.equal(status, 200);
-  assert.deepEqual(body, JSON.parse(JSON.stringify(plan(question))));
+  const { knots, advice } = plan(question);
+  const told = knots.map(({ properties, steps, ...knot }) => knot);
+  assert.deepEqual(body, JSON.parse(JSON.stringify({ knots: told, advice })));
 });
 
 test('a bad question gets 400 with every fault at once', async () => {

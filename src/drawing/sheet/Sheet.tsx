@@ -27,19 +27,21 @@ interface SheetProps {
 /** A drawing in true millimetres that fits its place on the page. */
 export function Sheet({ box, label, className, children }: SheetProps) {
   const svg = useRef<SVGSVGElement>(null);
-  const [mmPerPx, setMmPerPx] = useState(1);
+  const [place, setPlace] = useState<{ readonly width: number; readonly height: number }>();
+  // Measured when the place changes and not when what is drawn does: asking forces a layout, and a handle moves the box.
   useLayoutEffect(() => {
     const element = svg.current;
     if (!element) return;
     const measure = () => {
       const { width, height } = element.getBoundingClientRect();
-      if (width > 0 && height > 0) setMmPerPx(Math.max(box.width / width, box.height / height));
+      if (width > 0 && height > 0) setPlace((was) => (was?.width === width && was.height === height ? was : { width, height }));
     };
     measure();
     const observer = new ResizeObserver(measure);
     observer.observe(element);
     return () => observer.disconnect();
-  }, [box.width, box.height]);
+  }, []);
+  const mmPerPx = place ? Math.max(box.width / place.width, box.height / place.height) : 1;
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawing with handles in it is a group, and no fieldset.
     <svg ref={svg} className={className} viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} role="group" aria-label={label}>

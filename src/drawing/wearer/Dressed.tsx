@@ -110,7 +110,7 @@ export function Dressed({
       {children}
 
       {collar.leaves.map((leaf, i) => (
-        <g key={leaf}>
+        <g key={i}>
           <path d={leaf} fill={shirtColour} {...outline} strokeLinejoin="round" />
           <path d={leaf} fill={`url(#${id}-leaf)`} />
           <path
@@ -128,8 +128,8 @@ export function Dressed({
         <g fill={jacketColour} {...outline}>
           <path d={fronts.waistcoat.outline} />
           <path d={fronts.waistcoat.outline} fill="#0b1016" fillOpacity="0.14" stroke="none" />
-          {fronts.waistcoat.buttons.map(([x, y]) => (
-            <circle key={y} cx={x} cy={y} r={4} fill="#0006" stroke="none" />
+          {fronts.waistcoat.buttons.map(([x, y], i) => (
+            <circle key={i} cx={x} cy={y} r={4} fill="#0006" stroke="none" />
           ))}
           {throughWaistcoat}
         </g>
@@ -162,23 +162,26 @@ function Jacket({ id, fronts, colour }: { readonly id: string; readonly fronts: 
       {fronts.fronts.map(({ side, front, lines, lapel, collar }) => (
         <g key={side}>
           <Cloth id={id} side={side} d={front} colour={colour} />
-          {lines.map((line) => (
-            <path key={line} d={line} {...seam} />
+          {lines.map((line, i) => (
+            <path key={i} d={line} {...seam} />
           ))}
-          {[collar, lapel].map(
-            (piece) =>
-              piece && (
-                <g key={piece} strokeLinejoin="round">
-                  <path d={piece} fill={colour} {...outline} strokeOpacity={0.75} />
-                  <path d={piece} fill="#fff" fillOpacity="0.1" />
-                </g>
-              ),
-          )}
+          {collar && <Turned d={collar} colour={colour} />}
+          {lapel && <Turned d={lapel} colour={colour} />}
         </g>
       ))}
-      {fronts.buttons.map(([x, y]) => (
-        <circle key={`${x} ${y}`} cx={x} cy={y} r={7} fill="#0009" stroke="#fff" strokeOpacity="0.35" />
+      {fronts.buttons.map(([x, y], i) => (
+        <circle key={i} cx={x} cy={y} r={7} fill="#0009" stroke="#fff" strokeOpacity="0.35" />
       ))}
+    </g>
+  );
+}
+
+/** Cloth of the jacket turned to the outside: the collar, a lapel. */
+function Turned({ d, colour }: { readonly d: string; readonly colour: string }) {
+  return (
+    <g strokeLinejoin="round">
+      <path d={d} fill={colour} {...outline} strokeOpacity={0.75} />
+      <path d={d} fill="#fff" fillOpacity="0.1" />
     </g>
   );
 }

@@ -15,7 +15,9 @@ import { Wearer, type WearerProps } from './Wearer.tsx';
 type FrontFigureProps = Omit<WearerProps, 'bottomMm'> & { readonly className?: string; readonly children?: ReactNode };
 
 const topMm = -96;
-const belowBeltMm = 150;
+const belowBeltMm = 130;
+/** The foot of the picture moves by whole steps, so that the figure doesn't grow or shrink under a hand that drags. */
+const footStepMm = 60;
 /** The body stands between its landmarks on the left and its measures on the right. */
 const besideMm = { left: 118, right: 66 } as const;
 
@@ -24,7 +26,7 @@ export function FrontFigure({ className, children, ...wearer }: FrontFigureProps
   const { request, plan, stage } = wearer;
   const drop = frontDropOf(request.client).meanMm;
   const lowest = stage === 'hung' ? Math.max(plan.start.bladeDropMm, plan.start.tailDropMm) + 40 : 0;
-  const bottomMm = Math.max(drop + belowBeltMm, lowest);
+  const bottomMm = Math.ceil(Math.max(drop + belowBeltMm, lowest) / footStepMm) * footStepMm;
   const { halfMm } = buildOfClient(request.client);
   return (
     <Sheet

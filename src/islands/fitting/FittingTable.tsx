@@ -17,6 +17,7 @@ import { Places } from '../ui/Places.tsx';
 import { Switch } from '../ui/Switch.tsx';
 import { Tool } from '../ui/Tool.tsx';
 import { useAlive } from '../ui/useAlive.ts';
+import { usePrinting } from '../ui/usePrinting.ts';
 import { useKnotTitle } from '../wire/useKnotTitles.ts';
 import { CheckStage } from './check/CheckStage.tsx';
 import { ChooseStage } from './choose/ChooseStage.tsx';
@@ -43,6 +44,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
   const saving = useSaving(values);
   const titleOf = useKnotTitle();
   const alive = useAlive();
+  const printing = usePrinting();
   const [stage, go] = useStage(begin);
   const [piece, setPiece] = useState<PieceCode>('client');
   const [keysOpen, setKeysOpen] = useState(false);
@@ -160,7 +162,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
         {stage === 'check' && <CheckStage drawn={drawn} saving={saving} hindrance={hindrance} onSave={save} />}
       </div>
       {alive && values.given === 'outfit' && <PrintedWardrobe />}
-      {alive && values.given !== 'outfit' && (
+      {printing && values.given !== 'outfit' && (
         <PrintedCard
           values={values}
           title={titleOf(chosen)}

@@ -14,7 +14,7 @@ export function CollarShare({ fill }: { readonly fill: number }) {
       <svg viewBox={`0 0 ${width} 10`} className="h-2.5 w-21 shrink-0" aria-hidden="true">
         <rect x={x(bandShowsUnder)} y="1" width={x(swampsOver) - x(bandShowsUnder)} height="8" fill="var(--color-follows-wash)" />
         <path d={`M0 5H${width}`} stroke="var(--color-line)" />
-        <path d={`M${x(fill)} 0V10`} stroke={isGood ? 'var(--color-follows)' : 'var(--color-outside)'} strokeWidth="2.5" />
+        <path d={`M${x(fill).toFixed(1)} 0V10`} stroke={isGood ? 'var(--color-follows)' : 'var(--color-outside)'} strokeWidth="2.5" />
       </svg>
       <span className="figures text-note text-soft">{percent}%</span>
     </span>

@@ -117,7 +117,7 @@ function KnotLine({ knot, place, units, colour, pictureOf, chosen, onChoose, chi
     <div
       data-knot={knot.moves}
       data-rank={knot.rank}
-      className="relative flex items-center border-b border-faint pr-2 outline-offset-[-3px] hover:bg-white/60 has-checked:bg-white has-focus-visible:outline-3 has-focus-visible:outline-set"
+      className="relative flex items-center border-b border-faint pr-2 contain-content outline-offset-[-3px] hover:bg-white/60 has-checked:bg-white has-focus-visible:outline-3 has-focus-visible:outline-set"
     >
       <label className="grid min-h-12 min-w-0 grow cursor-pointer grid-cols-[1.4rem_2.6rem_minmax(0,1fr)_auto] items-center gap-x-2">
         <input

@@ -23,7 +23,7 @@ interface PrintedCardProps {
 /** Told without colour: paper may have none. */
 const marks = { good: '+', fair: '·', poor: '−' } as const;
 
-/** A card to take home: the start, the moves, the picture, and why this knot. Seen on paper only. */
+/** A card to take home: the start, the moves, the picture, and why this knot. */
 export function PrintedCard({ values, title, plan, request, colours, frame, studio }: PrintedCardProps) {
   const { units } = request;
   const say = (mm: number) => formatLength(mm, units);

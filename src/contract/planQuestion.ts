@@ -81,7 +81,10 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
         waistcoat: worded(Joi.boolean(), { 'boolean.base': 'Waistcoat: either true or false.' }),
       }).allow(null),
       tie: tieSchema(say).required(),
-      aim: group('The aim', lengths(measures.aim, say, [])),
+      aim: group('The aim', {
+        ...lengths(measures.aim, say, []),
+        level: worded(Joi.boolean(), { 'boolean.base': 'Ends level: either true or false.' }),
+      }),
       taste: group('The taste', { ...likingFields, ...ruleFields, ...searchFields }),
       occasion: group('The occasion', { dressCode: oneOf('The dress code', Object.keys(dressCodes)).allow(null) }),
       liking: group('The preferences', likingFields),
@@ -120,9 +123,14 @@ const likingFields = Object.fromEntries(
 /** What is learnt comes from a program, not from a person's fields. */
 const learnt = (limit: number) => Joi.number().strict().min(-limit).max(limit).required();
 const sure = (limit: number) => Joi.number().strict().min(0).max(limit).required();
+const learntShare = { share: learnt(0.9), sd: sure(2) };
+const mostKnotsLearnt = 200;
 const calibrationSchema = worded(
   Joi.object({
-    takeUp: Joi.object({ share: learnt(0.9), sd: sure(2) }).required(),
+    takeUp: Joi.object({
+      ...learntShare,
+      knots: Joi.object().pattern(Joi.string().max(longestMoves), Joi.object(learntShare)).max(mostKnotsLearnt),
+    }).required(),
     hand: Joi.object({ meanMm: learnt(300), sdMm: sure(300) }).required(),
     client: Joi.object({ meanMm: learnt(300), sdMm: sure(300).allow(null) }).required(),
   }),

@@ -36,6 +36,15 @@ export function landmarksOf(client: FrontOf, buttonsMm: readonly number[]): Land
   return landmarks.sort((a, b) => a.meanMm - b.meanMm);
 }
 
+/** The index fingertip hangs so much higher than the middle one, mm. */
+const indexHigherMm = 10;
+
+/** The fingertips of the hanging arm that people place the blade's tip by. */
+export function fingertipsOf(heightMm: number): Landmark[] {
+  const middle = fingertipOf(heightMm);
+  return [middle, { ...middle, name: 'index fingertip', meanMm: middle.meanMm - indexHigherMm }];
+}
+
 /** The middle fingertip of the hanging arm, by which others place the blade's tip. */
 export function fingertipOf(heightMm: number): Landmark {
   return { name: 'middle fingertip', kind: 'body', meanMm: fingertipShare * heightMm, sdMm: bodySdMm };

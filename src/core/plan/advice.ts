@@ -1,4 +1,5 @@
 import { frontDropOf } from '../body/frontDrop.ts';
+import { calibrationOf } from '../fitbook/calibration.ts';
 import { frontEdge, pointsMeetMm, pointsUnderFronts } from '../jacket/opening.ts';
 import { formatLength } from '../units/length.ts';
 import type { KnotPlan } from './knotPlan.ts';
@@ -35,7 +36,13 @@ function aimAtEdge({ aim, client, units, calibration }: PlanRequest, [best]: rea
   if (!best || best.refusal || Math.abs(shift) < 5) return undefined;
   const half = (aim.aboveMm + aim.belowMm) / 2;
   const drop = frontDropOf(client);
-  const centred = landingAt(best.tip.dropMm + shift, best.takeUpMm, drop, { aboveMm: half, belowMm: half }, calibration);
+  const centred = landingAt(
+    best.tip.dropMm + shift,
+    best.takeUpMm,
+    drop,
+    { aboveMm: half, belowMm: half },
+    calibrationOf(calibration, best.moves),
+  );
   const inHundred = (chance: number) => Math.round(chance * 100);
   if (inHundred(centred.inBandProbability) <= inHundred(best.tip.inBandProbability)) return undefined;
   return {

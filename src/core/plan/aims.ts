@@ -3,6 +3,8 @@ export interface Aim {
   readonly offsetMm: number;
   readonly aboveMm: number;
   readonly belowMm: number;
+  /** Within the tolerance each knot aims where both its ends come out level, or nearest to it. */
+  readonly level?: boolean;
 }
 
 interface NamedAim extends Aim {
@@ -20,6 +22,7 @@ export const aims = {
   buckle: { label: 'anywhere on the buckle', beltShare: 0.5, beltShareAround: 0.5, offsetMm: 0, aboveMm: 0, belowMm: 0 },
   'navel-to-buckle': { label: 'between navel and buckle', beltShare: 0, beltShareAround: 0, offsetMm: -6, aboveMm: 31, belowMm: 31 },
   hidden: { label: 'anywhere under the waistcoat', beltShare: 0, beltShareAround: 0, offsetMm: -75, aboveMm: 75, belowMm: 75 },
+  level: { label: 'both ends level', beltShare: 0, beltShareAround: 0, offsetMm: -20, aboveMm: 30, belowMm: 30, level: true },
 } as const satisfies Record<string, NamedAim>;
 
 export type AimCode = keyof typeof aims;
@@ -27,7 +30,7 @@ export const aimCodes = Object.keys(aims) as AimCode[];
 
 /** A named aim on a belt of this width. */
 export function aimOn(code: AimCode, beltMm: number): Aim {
-  const { beltShare, beltShareAround, offsetMm, aboveMm, belowMm } = aims[code];
+  const { beltShare, beltShareAround, offsetMm, aboveMm, belowMm, level = false }: NamedAim = aims[code];
   const down = Math.round(beltShare * beltMm);
   const around = Math.round(beltShareAround * beltMm);
   // Rounding must not let the tolerance reach below the belt's lower edge.
@@ -35,5 +38,6 @@ export function aimOn(code: AimCode, beltMm: number): Aim {
     offsetMm: offsetMm + down,
     aboveMm: aboveMm + around,
     belowMm: belowMm + Math.min(around, beltShareAround > 0 ? beltMm - down : 0),
+    ...(level && { level }),
   };
 }

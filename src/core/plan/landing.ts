@@ -9,18 +9,58 @@ export interface Landing {
 }
 
 /** How far a loop may be off its nominal length, and how well a hand repeats itself, mm. */
-const loopSdMm = 5;
+export const loopSdMm = 5;
 export const repeatabilitySdMm = 10;
+/** How far one hand’s way of crossing and drawing up may lie from another’s, before any record, mm. */
+export const handSdMm = 10;
 
-/** The tip that is expected, how far it may miss, and how often that is within tolerance. */
+/** Of what the uncertainty of a landing is made up, in the order in which it can be narrowed. */
+export const landingParts = {
+  drop: { label: 'collar button to belt', narrowedBy: 'a tape narrows it' },
+  takeUp: { label: 'what the knot takes up', narrowedBy: 'each tying of this tie narrows it' },
+  loop: { label: 'the neck loop', narrowedBy: 'a measured collar keeps it there' },
+  hand: { label: 'whoever ties', narrowedBy: 'each fitting narrows it' },
+  tying: { label: 'one tying and the next', narrowedBy: 'it stays' },
+} as const;
+
+export type LandingPart = keyof typeof landingParts;
+
+/** Each part as one standard deviation, mm. */
+export function landingPartsOf(
+  takeUpMm: number,
+  drop: FrontDrop,
+  { takeUp, hand, client }: Calibration,
+): Readonly<Record<LandingPart, number>> {
+  return {
+    drop: client.sdMm ?? drop.sdMm,
+    takeUp: takeUp.sd * takeUpMm,
+    loop: loopSdMm,
+    hand: hand.sdMm,
+    tying: repeatabilitySdMm,
+  };
+}
+
+/** The tip that is expected, how far it may miss, and how often that is within tolerance; `offMm` where it is lower than aimed at. */
 export function landingAt(
   dropMm: number,
   takeUpMm: number,
   drop: FrontDrop,
-  tolerance: { readonly aboveMm: number; readonly belowMm: number },
-  { takeUp, hand, client }: Calibration,
+  tolerance: Tolerance,
+  calibration: Calibration,
+  offMm = 0,
 ): Landing {
-  const sdMm = Math.hypot(client.sdMm ?? drop.sdMm, loopSdMm, takeUp.sd * takeUpMm, hand.sdMm, repeatabilitySdMm);
-  const inBandProbability = normalCdf(tolerance.belowMm / sdMm) - normalCdf(-tolerance.aboveMm / sdMm);
-  return { dropMm, sdMm, inBandProbability };
+  const { drop: byDrop, takeUp, loop, hand, tying } = landingPartsOf(takeUpMm, drop, calibration);
+  const sdMm = Math.hypot(byDrop, loop, takeUp, hand, tying);
+  return { dropMm, sdMm, inBandProbability: inBand(sdMm, tolerance, offMm) };
+}
+
+/** Around the place aimed at, mm. */
+export interface Tolerance {
+  readonly aboveMm: number;
+  readonly belowMm: number;
+}
+
+/** How often a tip that may miss by so much ends within tolerance; `offMm` lower than aimed at on average. */
+export function inBand(sdMm: number, { aboveMm, belowMm }: Tolerance, offMm = 0): number {
+  return normalCdf((belowMm - offMm) / sdMm) - normalCdf((-aboveMm - offMm) / sdMm);
 }

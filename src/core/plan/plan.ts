@@ -3,6 +3,7 @@ import { fingertipOf, type Landmark, landmarksOf } from '../body/landmarks.ts';
 import { type CollarClass, classOf } from '../collar/collar.ts';
 import { collarFill } from '../collar/fill.ts';
 import { hiddenBy } from '../collar/hides.ts';
+import { calibrationOf } from '../fitbook/calibration.ts';
 import { knotCode, knotTitle } from '../knot/code.ts';
 import { formatKnot } from '../knot/format.ts';
 import type { Frame } from '../knot/frame.ts';
@@ -11,12 +12,13 @@ import { knotsInManner, mannerCodes } from '../knot/manners.ts';
 import { parseKnot } from '../knot/parse.ts';
 import { type KnotProperties, knotProperties } from '../knot/properties.ts';
 import { type Step, stepsOf } from '../knot/steps.ts';
+import { hangingIn, hangOf } from '../start/hang.ts';
 import { bandWidth } from '../tie/width.ts';
 import { gripNeeded } from '../tying/grip.ts';
-import { crossedLoopOf, openLoopOf, readingsOf } from '../tying/readings.ts';
+import { type Hanging, readingsOf } from '../tying/readings.ts';
 import { type KnotShape, shapeOf } from '../tying/shape.ts';
 import { type Stance, stanceOf } from '../tying/stance.ts';
-import { startFor, usualGain } from '../tying/start.ts';
+import { levelDrop, startFor, usualGain } from '../tying/start.ts';
 import { type Winding, windingOf } from '../tying/winding.ts';
 import { formatLength } from '../units/length.ts';
 import { type Advice, adviceFor } from './advice.ts';
@@ -143,8 +145,7 @@ type Unranked = Omit<KnotPlan, 'rank'>;
 interface Setting {
   readonly request: PlanRequest;
   readonly loopMm: number;
-  readonly openLoopMm: number;
-  readonly crossedLoopMm: number;
+  readonly hanging: Hanging;
   readonly drop: FrontDrop;
   readonly collarClass: CollarClass;
   readonly landmarks: readonly Landmark[];
@@ -158,8 +159,7 @@ function settingOf(request: PlanRequest): Setting {
   return {
     request,
     loopMm,
-    openLoopMm: client.openLoopMm ?? openLoopOf(loopMm).meanMm,
-    crossedLoopMm: client.crossedLoopMm ?? crossedLoopOf(loopMm, client.crossingGapMm).meanMm,
+    hanging: hangingIn(hangOf(request)),
     drop: frontDropOf(client),
     collarClass: classOf(shirt),
     landmarks: landmarksOf(client, shirt.buttonsMm),
@@ -169,9 +169,14 @@ function settingOf(request: PlanRequest): Setting {
 }
 
 function judge({ word, code, title, winding, stance, properties, steps }: Candidate, setting: Setting): Unranked {
-  const { request, loopMm, openLoopMm, crossedLoopMm, drop, collarClass, say } = setting;
-  const { client, shirt, tie, aim, calibration } = request;
-  const dropMm = drop.meanMm + aim.offsetMm;
+  const { request, loopMm, hanging, drop, collarClass, say } = setting;
+  const { client, shirt, tie, aim } = request;
+  const calibration = calibrationOf(request.calibration, word);
+  const aimedMm = drop.meanMm + aim.offsetMm;
+  const dropMm =
+    aim.level && winding.active === 'blade'
+      ? levelDrop(winding, tie, { loopMm, calibration }, [aimedMm - aim.aboveMm, aimedMm + aim.belowMm])
+      : aimedMm;
 
   const start = startFor(winding, tie, { loopMm, dropMm, calibration });
   const { tailMm, takeUpMm, bundle } = start;
@@ -179,7 +184,7 @@ function judge({ word, code, title, winding, stance, properties, steps }: Candid
   const collar = collarFill(shirt, shape);
   const hidden = hiddenBy(shirt, shape, bandWidth(tie, loopMm, tailMm));
   // Where the blade is set to its length first, what the knot takes up cannot move its tip.
-  const landing = landingAt(dropMm, winding.active === 'blade' ? takeUpMm : 0, drop, aim, calibration);
+  const landing = landingAt(dropMm, winding.active === 'blade' ? takeUpMm : 0, drop, aim, calibration, dropMm - aimedMm);
   const { tail, refusal, shorterByMm } = endsOf({
     active: winding.active,
     start,
@@ -223,7 +228,7 @@ function judge({ word, code, title, winding, stance, properties, steps }: Candid
         .map((landmark) => near(landmark, set.dropMm))
         .sort((a, b) => Math.abs(a.offsetMm) - Math.abs(b.offsetMm)),
       bladeLandmark: near(setting.fingertip, bladeDropMm),
-      readings: readingsOf(tailMm, { lengthMm: tie.lengthMm, loopMm, openLoopMm, crossedLoopMm, gapMm: client.crossingGapMm }),
+      readings: readingsOf(tailMm, hanging),
     },
     tip: landing,
     tail,

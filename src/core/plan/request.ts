@@ -5,7 +5,7 @@ import type { MannerCode } from '../knot/manners.ts';
 import { type KnownOfTie, type Neckwear, supposeTie } from '../tie/tie.ts';
 import type { LengthUnit } from '../units/length.ts';
 import { usualBeltMm } from '../usual.ts';
-import { aims } from './aims.ts';
+import { type Aim, aims } from './aims.ts';
 import type { DressCodeKey } from './dressCodes.ts';
 import type { Liking } from './habits.ts';
 import type { HouseRules } from './schools.ts';
@@ -66,7 +66,7 @@ export interface PlanRequest {
   } | null;
   readonly tie: Neckwear;
   /** `offsetMm` from the belt top, positive = lower; the tolerance lies around the place aimed at. */
-  readonly aim: { readonly offsetMm: number; readonly aboveMm: number; readonly belowMm: number };
+  readonly aim: Aim;
   readonly occasion: Occasion;
   readonly liking: Liking;
   readonly rules: HouseRules;

@@ -41,7 +41,7 @@ export interface StandingHang {
 const airInLoose = 0.35;
 
 /** How far a panel has to rise over a knot, as a share of its depth: a quarter turn less the way straight down. */
-const riseOfPanel = Math.PI / 2 - 1;
+export const riseOfPanel = Math.PI / 2 - 1;
 
 /** Follows the word move by move. `tie` is counted from the tip of the end that ties. */
 export function bundleOf(winding: Winding, tie: Tie, hang: StandingHang, costs = usualCosts): Bundle {

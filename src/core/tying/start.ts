@@ -78,6 +78,34 @@ function startOfTail(winding: Winding, tie: Tie, { loopMm, dropMm, calibration =
   return { tailMm: now.tailMm, bundle: now.bundle, takeUpMm: now.takeUpMm, restMm: dropMm + now.error, evaluations };
 }
 
+/** Nearer than this the ends are level to any eye, mm. */
+const levelMm = 1;
+
+/**
+ * Where within a stretch the blade's tip has to end so that the tail's ends level with it, or as near as the stretch
+ * allows: a lower tip takes a higher tail, so it is found by halving (regula falsi).
+ */
+export function levelDrop(
+  winding: Winding,
+  tie: Tie,
+  question: Omit<StartQuestion, 'dropMm'>,
+  [fromMm, toMm]: readonly [number, number],
+): number {
+  const lowerTail = (dropMm: number) => startFor(winding, tie, { ...question, dropMm }).tailMm - dropMm;
+  let high = { at: fromMm, by: lowerTail(fromMm) };
+  let low = { at: toMm, by: lowerTail(toMm) };
+  if (high.by <= 0) return high.at;
+  if (low.by >= 0) return low.at;
+  for (let i = 0; i < 6; i++) {
+    const at = high.at + ((low.at - high.at) * high.by) / (high.by - low.by);
+    const by = lowerTail(at);
+    if (Math.abs(by) < levelMm) return at;
+    if (by > 0) high = { at, by };
+    else low = { at, by };
+  }
+  return (high.at + low.at) / 2;
+}
+
 /** How much lower than reckoned the tip lands with this client and this hand, mm. */
 function lowerBy({ client, hand }: Calibration): number {
   return client.meanMm + hand.meanMm;

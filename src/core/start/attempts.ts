@@ -1,0 +1,118 @@
+import { frontDropOf } from '../body/frontDrop.ts';
+import { type Calibration, takeUpSds } from '../fitbook/calibration.ts';
+import { calibrationFrom, type Lesson } from '../fitbook/lessons.ts';
+import { parseKnot } from '../knot/parse.ts';
+import type { KnotPlan } from '../plan/knotPlan.ts';
+import { handSdMm, loopSdMm, repeatabilitySdMm } from '../plan/landing.ts';
+import { planKnot } from '../plan/plan.ts';
+import type { PlanRequest } from '../plan/request.ts';
+import { tieFrom } from '../tie/turned.ts';
+import { bundleOf } from '../tying/bundle.ts';
+import { windingOf } from '../tying/winding.ts';
+import { hangOf } from './hang.ts';
+import { gainOf, readingSd, type StateCode } from './reading.ts';
+
+/** One tying whose start and outcome are known: an attempt of a fitting, or a start known to work. Lengths in mm. */
+export interface Attempt {
+  /** The knot's canonical moves. */
+  readonly moves: string;
+  /** Names the tie it was tied in. */
+  readonly tie: string;
+  /** The tail's drop, snug, that the start amounted to as it was read, and the state it was read in. */
+  readonly tailMm: number;
+  readonly state: StateCode;
+  /** Where the blade tip ended, against the belt top; lower is positive. */
+  readonly tipOffMm: number;
+  /** Where the tail ended below the collar button, where it was looked at. */
+  readonly tailEndMm: number | null;
+  /** What the formulas had said of it: the cloth taken up, and how much lower the tip ended than they had it. */
+  readonly takeUpMm: number;
+  readonly errorMm: number;
+  /** How far one such tying may be off by itself. */
+  readonly noiseMm: number;
+}
+
+/** What was seen of a tying. */
+export type Seen = Pick<Attempt, 'moves' | 'tie' | 'tailMm' | 'state' | 'tipOffMm'> & Partial<Pick<Attempt, 'tailEndMm' | 'noiseMm'>>;
+
+/** A start that is only remembered to work is known less well than one that was just read, mm. */
+export const rememberedNoiseMm = 20;
+
+/** A tying that was seen, set against what the formulas say of it before anything was learnt. */
+export function attemptOf(request: PlanRequest, seen: Seen): Attempt {
+  const { takeUpMm, tipMm } = reckoned(request, seen.moves, seen.tailMm);
+  const landedMm = frontDropOf(request.client).meanMm + seen.tipOffMm;
+  return { tailEndMm: null, noiseMm: repeatabilitySdMm, ...seen, takeUpMm, errorMm: landedMm - tipMm };
+}
+
+/** What the formulas alone say of a start: the cloth the knot takes up, and where the blade's tip ends. */
+function reckoned({ client, shirt, tie }: PlanRequest, moves: string, tailMm: number): { takeUpMm: number; tipMm: number } {
+  const loopMm = client.neckMm + shirt.collarAllowanceMm;
+  const winding = windingOf(parseKnot(moves));
+  const bladeMm = tie.lengthMm - loopMm - tailMm;
+  if (winding.active === 'narrow') return { takeUpMm: 0, tipMm: bladeMm };
+  const { takeUpMm } = bundleOf(winding, tieFrom('blade', tie), { loopMm, standingMm: tailMm });
+  return { takeUpMm, tipMm: bladeMm - takeUpMm };
+}
+
+/**
+ * What the attempts teach of the next one with this client and hand. What moves every tip alike has as its prior the drop,
+ * the loop, the hand, and what is not known of the loops a start was read in.
+ */
+export function learntFrom(attempts: readonly Attempt[], request: PlanRequest, tie: string): Calibration {
+  const [first] = attempts;
+  if (!first) return request.calibration;
+  const read = readingSd(first.state, 'tail', hangOf(request));
+  const offsetMm = Math.hypot(frontDropOf(request.client).sdMm, loopSdMm, handSdMm, read);
+  return calibrationFrom(attempts.map(lessonOf), { tie }, { ...takeUpSds, offsetMm });
+}
+
+function lessonOf({ moves, tie, takeUpMm, errorMm, noiseMm }: Attempt): Lesson {
+  return { knot: moves, tie, takeUpMm, errorMm, noiseMm };
+}
+
+/** How to start again after a tying that came out wrong. */
+export interface Correction {
+  /** The same knot with what was learnt. */
+  readonly next: KnotPlan;
+  /** How much lower than last time to set the tip of the end that is set; negative is higher. mm */
+  readonly byMm: number;
+  /** What the rule of thumb would say: as much as the tip was off. */
+  readonly thumbMm: number;
+  /** How far the blade tip would then end from the aim, lower is positive. */
+  readonly thumbMissesMm: number;
+}
+
+/** The start for the next attempt with the knot of the last one. `request` without what was learnt. */
+export function correctionAfter(attempts: readonly Attempt[], request: PlanRequest): Correction | undefined {
+  const last = attempts.at(-1);
+  if (!last) return undefined;
+  const next = planKnot({ ...request, calibration: learntFrom(attempts, request, last.tie) }, last.moves);
+  const offMm = last.tipOffMm - request.aim.offsetMm;
+  const tail = next.start.tailDropMm - last.tailMm;
+  const isTail = next.start.set.end === 'tail';
+  const thumbMm = isTail ? offMm : -offMm;
+  const byMm = isTail ? tail : -tail;
+  // A lower tail lifts the tip by more than itself; the blade, set first, moves it by just as much.
+  return { next, byMm, thumbMm, thumbMissesMm: isTail ? gainOf(next) * (byMm - thumbMm) : thumbMm - byMm };
+}
+
+/** A knot that would land from a start already used. */
+export interface LandsFrom {
+  readonly moves: string;
+  readonly title: string;
+  /** Where its blade tip would end, against the aim; lower is positive. mm */
+  readonly offMm: number;
+}
+
+/**
+ * The knots of a ranking whose tip would end within tolerance from the start last used, the nearest first: what could be
+ * tied as the tie hangs now.
+ */
+export function knotsFromStart(last: Attempt, knots: readonly KnotPlan[], { aim }: PlanRequest): LandsFrom[] {
+  return knots
+    .filter(({ moves, feasible, start }) => feasible && moves !== last.moves && start.set.end === 'tail')
+    .map((knot) => ({ moves: knot.moves, title: knot.title, offMm: gainOf(knot) * (knot.start.tailDropMm - last.tailMm) }))
+    .filter(({ offMm }) => offMm <= aim.belowMm && offMm >= -aim.aboveMm)
+    .sort((a, b) => Math.abs(a.offMm) - Math.abs(b.offMm));
+}

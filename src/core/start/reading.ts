@@ -1,0 +1,69 @@
+import type { KnotPlan } from '../plan/knotPlan.ts';
+import type { Readings, Tips } from '../tying/readings.ts';
+import { usualGain } from '../tying/start.ts';
+import { type Hang, hangingIn } from './hang.ts';
+
+/** How the tie lies around the neck while a start is read. */
+export const states = {
+  open: { label: 'hanging open', says: 'The tie hangs around the raised collar, both ends straight down.' },
+  crossed: { label: 'ends crossed', says: 'The ends are crossed at their usual place, the loop still loose.' },
+  snug: { label: 'snug', says: 'The ends are crossed at the collar button, the loop closed.' },
+} as const;
+
+export type StateCode = keyof typeof states;
+export const stateCodes = Object.keys(states) as StateCode[];
+export type End = 'tail' | 'blade';
+
+export function tipIn(readings: Readings, state: StateCode, end: End): number {
+  return dropOf(readings[state], end);
+}
+
+export function dropOf(tips: Tips, end: End): number {
+  return end === 'tail' ? tips.tailDropMm : tips.bladeDropMm;
+}
+
+/** How much lower the blade tip hangs than the tail tip in a state. */
+export function differenceIn(readings: Readings, state: StateCode): number {
+  return readings[state].bladeDropMm - readings[state].tailDropMm;
+}
+
+/**
+ * The tail's drop in the snug state, from one tip that is read `dropMm` below the button in any state: the inverse of the
+ * readings of a start.
+ */
+export function tailFrom(state: StateCode, end: End, dropMm: number, hang: Hang): number {
+  const { lengthMm, loopMm, openLoopMm, crossedLoopMm, gapMm } = hangingIn(hang);
+  if (state === 'open') {
+    const open = end === 'tail' ? dropMm : lengthMm - openLoopMm - dropMm;
+    return open - loopMm + (crossedLoopMm + openLoopMm) / 2;
+  }
+  if (state === 'crossed') return end === 'tail' ? dropMm + crossedLoopMm - loopMm - gapMm : lengthMm - loopMm + gapMm - dropMm;
+  return end === 'tail' ? dropMm : lengthMm - loopMm - dropMm;
+}
+
+/** How well a spot on the tie is held to the button, or a loop closed by hand, mm. */
+const heldSdMm = 5;
+
+/**
+ * How far a start may be off because of what is not known of the loops when one tip is read in a state, mm of the tail:
+ * hung open (X + D)/2, crossed X for the tail; the blade's drop does not depend on the crossed loop, only on where the
+ * hand crosses.
+ */
+export function readingSd(state: StateCode, end: End, { open, crossed }: Hang): number {
+  if (state === 'open') return Math.hypot(open.sdMm, crossed.sdMm) / 2;
+  if (state === 'crossed' && end === 'tail') return crossed.sdMm;
+  return heldSdMm;
+}
+
+/** The same where the difference of the tips is read: half of what the crossed loop may be off. */
+export function differenceSd(state: StateCode, { crossed }: Hang): number {
+  return state === 'snug' ? heldSdMm : crossed.sdMm / 2;
+}
+
+/** The same where the mark is held to the button. */
+export const markSdMm = heldSdMm;
+
+/** By how much the blade's tip moves for a millimetre of the start: not at all more where it is the blade that is set. */
+export function gainOf({ start }: Pick<KnotPlan, 'start'>): number {
+  return start.set.end === 'tail' ? usualGain : 1;
+}

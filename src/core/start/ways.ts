@@ -1,0 +1,100 @@
+import { fingertipsOf, type Landmark, landmarksOf } from '../body/landmarks.ts';
+import type { KnotPlan } from '../plan/knotPlan.ts';
+import { inBand } from '../plan/landing.ts';
+import type { PlanRequest } from '../plan/request.ts';
+import { type Hang, hangOf } from './hang.ts';
+import { differenceIn, differenceSd, type End, gainOf, markSdMm, readingSd, type StateCode, tipIn } from './reading.ts';
+
+/** The ways people tell a start. */
+export const ways = {
+  below: { label: 'below the collar button' },
+  button: { label: 'against a shirt button' },
+  body: { label: 'against the body' },
+  fingertip: { label: 'against the fingertip' },
+  difference: { label: 'between the tips' },
+  mark: { label: 'a mark on the tie' },
+} as const;
+
+export type WayCode = keyof typeof ways;
+export const wayCodes = Object.keys(ways) as WayCode[];
+
+/** One start, told in one way. */
+export interface ToldStart {
+  readonly way: WayCode;
+  /** The tip that is read; of a mark the end it is on. */
+  readonly end: End;
+  /**
+   * Below the collar button; below the landmark; how much lower the blade tip hangs than the tail tip; or from the tip of
+   * the end to the spot that sits at the button. mm.
+   */
+  readonly mm: number;
+  readonly landmark?: Pick<Landmark, 'name' | 'kind'>;
+  /** How far the blade's tip may miss when the start is set this way, mm. */
+  readonly tipSdMm: number;
+  /** How often it ends within tolerance. */
+  readonly inBandProbability: number;
+}
+
+/** Further off than this nobody reads a tip against a button, or against a point of the body, mm. */
+const reachMm = { button: 45, body: 90 } as const;
+
+/** What a start and its uncertainty are told from. */
+export interface Told {
+  readonly plan: KnotPlan;
+  readonly request: PlanRequest;
+  readonly state: StateCode;
+  /** Whether what is not known of the loops was learnt with the fitting's attempts, read in the same state. */
+  readonly readingLearnt?: boolean;
+}
+
+/**
+ * One start in every way there is to tell it in a state of the tie, the surest first. A landmark adds what is not known
+ * of itself; a button within reach is sewn on and goes before a guessed rib.
+ */
+export function waysToTell({ plan, request, state, readingLearnt = false }: Told): ToldStart[] {
+  const hang = hangOf(request);
+  const gain = gainOf(plan);
+  const { set, readings } = plan.start;
+  const sure = (sdMm: number) => {
+    const tipSdMm = Math.hypot(plan.tip.sdMm, gain * sdMm);
+    return { tipSdMm, inBandProbability: inBand(tipSdMm, request.aim) };
+  };
+  const loops = (end: End) => (readingLearnt ? 0 : readingSd(state, end, hang));
+  const at = (end: End) => tipIn(readings, state, end);
+  const against = (end: End, way: WayCode, { name, kind, meanMm, sdMm }: Landmark): ToldStart => ({
+    way,
+    end,
+    mm: at(end) - meanMm,
+    landmark: { name, kind },
+    ...sure(Math.hypot(loops(end), sdMm)),
+  });
+  const within = (way: 'button' | 'body') =>
+    landmarksOf(request.client, request.shirt.buttonsMm)
+      .filter(({ kind }) => kind === way)
+      .map((landmark) => against(set.end, way, landmark))
+      .filter(({ mm }) => Math.abs(mm) <= reachMm[way])
+      .sort(nearest)
+      .slice(0, 1);
+  const other: End = set.end === 'tail' ? 'blade' : 'tail';
+  const told: ToldStart[] = [
+    ...[set.end, other].map((end): ToldStart => ({ way: 'below', end, mm: at(end), ...sure(loops(end)) })),
+    ...within('button'),
+    ...within('body'),
+    ...fingertipsOf(request.client.heightMm)
+      .map((landmark) => against('blade', 'fingertip', landmark))
+      .sort(nearest)
+      .slice(0, 1),
+    { way: 'difference', end: 'blade', mm: differenceIn(readings, state), ...sure(readingLearnt ? 0 : differenceSd(state, hang)) },
+    { way: 'mark', end: set.end, mm: markOf(plan, hang), ...sure(markSdMm) },
+  ];
+  return told.sort((a, b) => a.tipSdMm - b.tipSdMm);
+}
+
+function nearest(a: ToldStart, b: ToldStart): number {
+  return Math.abs(a.mm) - Math.abs(b.mm);
+}
+
+/** The spot on the end that is set that sits at the button once the loop is closed, from that end's tip. */
+function markOf({ start: { set, tailDropMm } }: KnotPlan, { lengthMm, loopMm }: Hang): number {
+  return set.end === 'tail' ? tailDropMm : lengthMm - loopMm - tailDropMm;
+}

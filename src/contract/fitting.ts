@@ -2,7 +2,9 @@ import Joi from 'joi';
 import type { KnotPlan, PlanQuestion, PlanRequest, SetEnd } from '../core/index.ts';
 import { wordPattern } from '../core/knot/format.ts';
 import { mostColours } from '../core/measures/measures.ts';
+import type { Attempt } from '../core/start/attempts.ts';
 import { someColour as colour, identifier as id, title as label } from './atoms.ts';
+import { attemptsSchema } from './attempts.ts';
 import { type Checked, check } from './check.ts';
 import { answerVersion, broughtUp } from './keptAnswer.ts';
 import { canonicalMoves, longestMoves } from './knotMoves.ts';
@@ -34,6 +36,8 @@ export interface FittingDraft {
   /** The chosen knot's canonical moves. */
   readonly knot: string;
   readonly note: string;
+  /** The tyings there were, in their order; a start known to work is one of them. */
+  readonly attempts: readonly Attempt[];
 }
 
 /** A kept fitting: the inputs and the answer as they were, whatever has changed since. */
@@ -78,6 +82,7 @@ const draftFields = {
     jacket: colour.allow(null).default(null),
     trousers: colour.allow(null).default(null),
   }).required(),
+  attempts: attemptsSchema,
   note: worded(Joi.string().allow('').max(longestNote).default(''), {
     'string.max': `A note holds ${longestNote} characters at most.`,
   }),

@@ -1,4 +1,5 @@
 import type { Frame } from '../core/index.ts';
+import { type StateCode, stateCodes } from '../core/start/reading.ts';
 import type { LengthUnit } from '../core/units/length.ts';
 import { type SquareRule, squareRules } from '../core/wardrobe/matchSquares.ts';
 
@@ -21,6 +22,8 @@ export interface Preferences {
   readonly squareRule: SquareRule;
   readonly light: LightCode;
   readonly figures: FiguresCode;
+  /** How a tie lies while its start is read; `null` as whoever is dressing does it. */
+  readonly readsAt: StateCode | null;
 }
 
 export const preferencesCookie = 'ropewalk-preferences';
@@ -34,6 +37,7 @@ export const usualPreferences: Preferences = {
   squareRule: 'echo',
   light: 'day',
   figures: 'usual',
+  readsAt: null,
 };
 
 /** Reads what {@link preferencesText} wrote; what is not known any more is as usual. */
@@ -41,6 +45,7 @@ export function preferencesIn(text: string | undefined): Preferences {
   const kept = new URLSearchParams(text ?? '');
   const units = kept.get('units');
   const rule = kept.get('square-rule');
+  const readsAt = kept.get('reads-at');
   return {
     units: units === 'cm' || units === 'in' ? units : null,
     view: kept.get('view') === 'own' ? 'own' : 'facing',
@@ -48,10 +53,11 @@ export function preferencesIn(text: string | undefined): Preferences {
     squareRule: rule !== null && Object.hasOwn(squareRules, rule) ? (rule as SquareRule) : 'echo',
     light: kept.get('light') === 'dark' ? 'dark' : 'day',
     figures: kept.get('figures') === 'big' ? 'big' : 'usual',
+    readsAt: stateCodes.find((code) => code === readsAt) ?? null,
   };
 }
 
-export function preferencesText({ units, view, plainKeys, squareRule, light, figures }: Preferences): string {
+export function preferencesText({ units, view, plainKeys, squareRule, light, figures, readsAt }: Preferences): string {
   return new URLSearchParams({
     ...(units && { units }),
     view,
@@ -59,5 +65,6 @@ export function preferencesText({ units, view, plainKeys, squareRule, light, fig
     'square-rule': squareRule,
     light,
     figures,
+    ...(readsAt && { 'reads-at': readsAt }),
   }).toString();
 }

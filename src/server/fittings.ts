@@ -14,7 +14,7 @@ export async function listFittings(sql: Queryable, studioId: string): Promise<Fi
   return rows.map((row) => summaryOf(fittingOf(row)));
 }
 
-function summaryOf({ answer, request, ...fitting }: Fitting): FittingSummary {
+function summaryOf({ answer, request, attempts: _, ...fitting }: Fitting): FittingSummary {
   const { id, clientName, shirtLabel, jacketLabel, tieLabel, personName, cloth, knot, note, createdAt } = fitting;
   return {
     ...{ id, clientName, shirtLabel, jacketLabel, tieLabel, personName, cloth, knot, note, createdAt },
@@ -69,7 +69,7 @@ export async function saveFitting(
 
 /** Writes a fitting as it is; leaves one of the same id as it is. */
 export async function keepFitting(sql: Queryable, studioId: string, fitting: Fitting): Promise<void> {
-  const { cloth, request, answer, ...rest } = fitting;
+  const { cloth, request, answer, attempts, ...rest } = fitting;
   await sql`
     insert into fittings ${sql({
       ...rest,
@@ -77,6 +77,7 @@ export async function keepFitting(sql: Queryable, studioId: string, fitting: Fit
       cloth: sql.json(asJson(cloth)),
       request: sql.json(asJson(request)),
       answer: sql.json(asJson(answer)),
+      attempts: sql.json(asJson(attempts) as never),
     })} on conflict (studio_id, id) do nothing`;
 }
 
@@ -106,7 +107,7 @@ function fittingOf({ request, answer, answerVersion: version, ...rest }: KeptRow
 
 function fittingColumns(sql: Queryable) {
   return sql`id, client_id, shirt_id, jacket_id, tie_id, person_id, client_name, shirt_label, jacket_label, tie_label, person_name,
-    cloth, request, knot, answer, answer_version, note, created_at`;
+    cloth, request, knot, answer, answer_version, attempts, note, created_at`;
 }
 
 function answerFor({ question, knot }: FittingDraft): KnotPlan {

@@ -251,6 +251,7 @@ test('a saved fitting stands at hand as it was, with its aim by name where it ha
     knot: 'Li Ro Li Co T',
     answer: plan(value).knots[0]!,
     note: 'a note',
+    attempts: [],
     createdAt: '2026-10-30T17:20:00Z',
     personId: null,
     personName: null,

@@ -29,6 +29,7 @@ function draft(changes: Partial<FittingDraft> = {}): FittingDraft {
     cloth: { tie: ['#8c2230'], shirt: '#ffffff', jacket: null, trousers: null },
     question,
     knot: 'Li Ro Li Co T',
+    attempts: [],
     note: "'; drop table fittings; --\nline two",
     ...changes,
   };

@@ -1,5 +1,5 @@
 import { collarStyles } from '../../core/collar/styles.ts';
-import type { PlanRequest } from '../../core/index.ts';
+import { type PlanRequest, requestDefaults } from '../../core/index.ts';
 import type { ClientRecord, OutfitRecord, PersonRecord, ShirtRecord, TakenMeasure } from './records.ts';
 
 /** The latest taking of each measure; `undefined` where it was never taken. */
@@ -19,23 +19,25 @@ export interface KnownClient extends Omit<PlanRequest['client'], 'heightMm' | 'n
 export function planClient(
   client: ClientRecord,
   outfit?: Pick<OutfitRecord, 'beltLineMm' | 'beltHeightMm'>,
-  person?: Pick<PersonRecord, 'blade' | 'gapMm'> | null,
+  person?: Pick<PersonRecord, 'blade' | 'gapMm' | 'slackMm'> | null,
 ): KnownClient {
   const { measures, front, beltHeightMm, tiedBy } = client;
   // Where the stylist ties, the stylist's own habits count.
-  const { blade, gapMm } = (tiedBy === 'stylist' && person) || { blade: client.blade, gapMm: client.crossingGapMm };
+  const { blade, gapMm, slackMm } = (tiedBy === 'stylist' && person) || { blade: client.blade, gapMm: client.crossingGapMm, slackMm: null };
   const drop = latest(measures, 'frontDropMm');
+  const neckMm = latest(measures, 'neckMm')?.mm ?? null;
+  const closedMm = neckMm === null ? null : neckMm + requestDefaults.shirt.collarAllowanceMm;
   return {
     heightMm: latest(measures, 'heightMm')?.mm ?? null,
-    neckMm: latest(measures, 'neckMm')?.mm ?? null,
+    neckMm,
     frontDropMm: outfit?.beltLineMm ?? drop?.mm ?? null,
     frontDropHow: outfit?.beltLineMm == null ? (drop?.how ?? 'tape') : 'tape',
     front,
     beltHeightMm: outfit?.beltHeightMm ?? beltHeightMm,
     blade,
     crossingGapMm: gapMm,
-    openLoopMm: null,
-    crossedLoopMm: null,
+    openLoopMm: latest(measures, 'openLoopMm')?.mm ?? null,
+    crossedLoopMm: slackMm !== null && closedMm !== null ? closedMm + slackMm : (latest(measures, 'crossedLoopMm')?.mm ?? null),
   };
 }
 

@@ -33,7 +33,7 @@ export interface Kept {
 }
 
 /** The measures of a client that are taken again and again, each with its day. */
-export const takenCodes = ['frontDropMm', 'heightMm', 'neckMm'] as const;
+export const takenCodes = ['frontDropMm', 'heightMm', 'neckMm', 'openLoopMm', 'crossedLoopMm'] as const;
 export type TakenCode = (typeof takenCodes)[number];
 
 /** A measure as it was taken on a day. */
@@ -52,6 +52,11 @@ export interface PersonRecord extends Kept, DressingHabits {
   readonly blade: 'right' | 'left';
   /** Where the ends are crossed, below the collar button. */
   readonly gapMm: number;
+  /** How the crossed loop is longer than the closed one as these hands cross it; `null` where it was never measured. */
+  readonly slackMm: number | null;
+  /** Their own neck and height, for knots they tie on themselves and hand over. */
+  readonly neckMm: number | null;
+  readonly heightMm: number | null;
 }
 
 export interface ClientRecord extends Kept, Liking {

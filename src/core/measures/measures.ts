@@ -67,6 +67,9 @@ export const measures = {
     tailMm: { label: 'Tail', minMm: 12, maxMm: 110, how: 'the tail at its widest' },
     keeperMm: { label: 'Keeper', minMm: 60, maxMm: 500, how: 'blade tip up to the keeper loop' },
   },
+  person: {
+    slackMm: { label: 'Slack of the crossed loop', minMm: 0, maxMm: 120, how: 'crossed loop less the closed one, ends crossed as usual' },
+  },
   motif: {
     motifMm: {
       label: 'Crest or motif from the tip',

@@ -57,6 +57,14 @@ export const dressing = {
     crossed: { label: 'ends crossed' },
     snug: { label: 'snug at the button' },
   },
+  tells: {
+    below: { label: 'below the collar button' },
+    button: { label: 'against a shirt button' },
+    body: { label: 'against the body' },
+    fingertip: { label: 'against the fingertip' },
+    difference: { label: 'between the tips' },
+    mark: { label: 'a mark on the tie' },
+  },
   button: {
     first: { label: 'first' },
     last: { label: 'last' },
@@ -79,6 +87,7 @@ export const dressing = {
 export interface DressingHabits {
   readonly pins: keyof typeof dressing.pins;
   readonly readsAt: keyof typeof dressing.readsAt;
+  readonly tells: keyof typeof dressing.tells;
   readonly button: keyof typeof dressing.button;
   readonly tightens: keyof typeof dressing.tightens;
   readonly keeper: keyof typeof dressing.keeper;

@@ -63,7 +63,8 @@ export function learntFrom(attempts: readonly Attempt[], request: PlanRequest, t
   const [first] = attempts;
   if (!first) return request.calibration;
   const read = readingSd(first.state, 'tail', hangOf(request));
-  const offsetMm = Math.hypot(frontDropOf(request.client).sdMm, loopSdMm, handSdMm, read);
+  const dropSdMm = request.calibration.client.sdMm ?? frontDropOf(request.client).sdMm;
+  const offsetMm = Math.hypot(dropSdMm, loopSdMm, handSdMm, read);
   return calibrationFrom(attempts.map(lessonOf), { tie }, { ...takeUpSds, offsetMm });
 }
 

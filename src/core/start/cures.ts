@@ -118,7 +118,7 @@ function otherTies(request: PlanRequest, moves: string, ties: AtReach['ties']): 
         change: { kind: 'tie', id },
         felt: feltBefore.tie + Math.abs(tie.lengthMm - lengthMm) / tieFeltMm,
         text: `Another tie: ${label}.`,
-          plan: planKnot({ ...request, tie: { ...tie, kind: 'long-tie' } }, moves),
+        plan: planKnot({ ...request, tie: { ...tie, kind: 'long-tie' } }, moves),
       }),
     ),
   );

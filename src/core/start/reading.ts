@@ -1,3 +1,4 @@
+import type { DressingHabits } from '../plan/habits.ts';
 import type { KnotPlan } from '../plan/knotPlan.ts';
 import type { Readings, Tips } from '../tying/readings.ts';
 import { usualGain } from '../tying/start.ts';
@@ -5,10 +6,10 @@ import { type Hang, hangingIn } from './hang.ts';
 
 /** How the tie lies around the neck while a start is read. */
 export const states = {
-  open: { label: 'hanging open', says: 'The tie hangs around the raised collar, both ends straight down.' },
-  crossed: { label: 'ends crossed', says: 'The ends are crossed at their usual place, the loop still loose.' },
-  snug: { label: 'snug', says: 'The ends are crossed at the collar button, the loop closed.' },
-} as const;
+  open: { short: 'open', says: 'The tie hangs around the raised collar, both ends straight down.' },
+  crossed: { short: 'crossed', says: 'The ends are crossed at their usual place, the loop still loose.' },
+  snug: { short: 'snug', says: 'The ends are crossed at the collar button, the loop closed.' },
+} as const satisfies Record<DressingHabits['readsAt'], { readonly short: string; readonly says: string }>;
 
 export type StateCode = keyof typeof states;
 export const stateCodes = Object.keys(states) as StateCode[];
@@ -16,6 +17,11 @@ export type End = 'tail' | 'blade';
 
 export function tipIn(readings: Readings, state: StateCode, end: End): number {
   return dropOf(readings[state], end);
+}
+
+/** Where the tip of the end that is set hangs in a state. */
+export function setIn({ set, readings }: KnotPlan['start'], state: StateCode): number {
+  return tipIn(readings, state, set.end);
 }
 
 export function dropOf(tips: Tips, end: End): number {

@@ -1,4 +1,5 @@
 import { fingertipsOf, type Landmark, landmarksOf } from '../body/landmarks.ts';
+import { type DressingHabits, dressing } from '../plan/habits.ts';
 import type { KnotPlan } from '../plan/knotPlan.ts';
 import { inBand } from '../plan/landing.ts';
 import type { PlanRequest } from '../plan/request.ts';
@@ -6,17 +7,8 @@ import { type Hang, hangOf } from './hang.ts';
 import { differenceIn, differenceSd, type End, gainOf, markSdMm, readingSd, type StateCode, tipIn } from './reading.ts';
 
 /** The ways people tell a start. */
-export const ways = {
-  below: { label: 'below the collar button' },
-  button: { label: 'against a shirt button' },
-  body: { label: 'against the body' },
-  fingertip: { label: 'against the fingertip' },
-  difference: { label: 'between the tips' },
-  mark: { label: 'a mark on the tie' },
-} as const;
-
-export type WayCode = keyof typeof ways;
-export const wayCodes = Object.keys(ways) as WayCode[];
+export type WayCode = DressingHabits['tells'];
+export const wayCodes = Object.keys(dressing.tells) as WayCode[];
 
 /** One start, told in one way. */
 export interface ToldStart {

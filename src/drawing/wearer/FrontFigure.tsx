@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import { landmarksOf } from '../../core/body/landmarks.ts';
+import { dressing } from '../../core/plan/habits.ts';
 import { formatFigure, formatLength, roughly } from '../../core/units/length.ts';
 import { collarLeaves } from '../collar/leaves.ts';
 import { viewLabels } from '../geometry/view.ts';
@@ -9,7 +10,7 @@ import { inkColour } from '../sheet/ink.ts';
 import { Note } from '../sheet/Note.tsx';
 import { Sheet, useMmPerPx } from '../sheet/Sheet.tsx';
 import { buildOfClient } from './build.ts';
-import { bladeSideX } from './HungTie.tsx';
+import { bladeHangsX } from './HungTie.tsx';
 import { Wearer, type WearerProps } from './Wearer.tsx';
 
 type FrontFigureProps = Omit<WearerProps, 'bottomMm'> & { readonly className?: string; readonly children?: ReactNode };
@@ -23,9 +24,9 @@ const besideMm = { left: 118, right: 66 } as const;
 
 /** The whole front, chin to below the belt, with the tape, the landmarks, and where the tip falls. */
 export function FrontFigure({ className, children, ...wearer }: FrontFigureProps) {
-  const { request, plan, stage } = wearer;
+  const { request, plan, stage, state = 'snug' } = wearer;
   const drop = frontDropOf(request.client).meanMm;
-  const lowest = stage === 'hung' ? Math.max(plan.start.bladeDropMm, plan.start.tailDropMm) + 40 : 0;
+  const lowest = stage === 'hung' ? Math.max(plan.start.readings[state].bladeDropMm, plan.start.readings[state].tailDropMm) + 40 : 0;
   const bottomMm = Math.ceil(Math.max(drop + belowBeltMm, lowest) / footStepMm) * footStepMm;
   const { halfMm } = buildOfClient(request.client);
   return (
@@ -43,12 +44,13 @@ export function FrontFigure({ className, children, ...wearer }: FrontFigureProps
   );
 }
 
-function describe({ request, plan, stage }: Omit<WearerProps, 'bottomMm'>): string {
+function describe({ request, plan, stage, state = 'snug' }: Omit<WearerProps, 'bottomMm'>): string {
+  const read = plan.start.readings[state];
   const say = (mm: number) => formatLength(roughly(mm, request.units), request.units);
   const belt = `Belt top ${say(frontDropOf(request.client).meanMm)} below the collar button.`;
   return stage === 'tied'
     ? `Front view, tied: the blade tip should end ${say(plan.tip.dropMm)} below the collar button (±${say(plan.tip.sdMm)}). ${belt}`
-    : `Front view, before tying: the tail tip hangs ${say(plan.start.tailDropMm)} and the blade tip ${say(plan.start.bladeDropMm)} below the collar button. ${belt}`;
+    : `Front view, before tying, ${dressing.readsAt[state].label}: the tail tip hangs ${say(read.tailDropMm)} and the blade tip ${say(read.bladeDropMm)} below the collar button. ${belt}`;
 }
 
 /** The tolerance as a band, and the tip with how far it may miss. */
@@ -83,12 +85,13 @@ function Tip({ request, plan }: Omit<WearerProps, 'bottomMm'>) {
 }
 
 /** Both ends hung: the one to set with its line. */
-function Ends({ request, plan, view }: Omit<WearerProps, 'bottomMm'>) {
+function Ends({ request, plan, view, state = 'snug' }: Omit<WearerProps, 'bottomMm'>) {
   const mmPerPx = useMmPerPx();
   const { client, shirt, units } = request;
-  const { tailDropMm, bladeDropMm } = plan.start;
-  const { end, dropMm } = plan.start.set;
-  const x = bladeSideX(client.blade, view, collarLeaves(shirt, client.neckMm).neckHalfMm);
+  const { tailDropMm, bladeDropMm } = plan.start.readings[state];
+  const { end } = plan.start.set;
+  const dropMm = end === 'tail' ? tailDropMm : bladeDropMm;
+  const x = bladeHangsX(client.blade, view, collarLeaves(shirt, client.neckMm).neckHalfMm, state);
   const setX = end === 'blade' ? x : -x;
   const lineX = setX + Math.sign(setX) * 44;
   const otherMm = end === 'blade' ? tailDropMm : bladeDropMm;

@@ -1,4 +1,5 @@
 import type { Frame, KnotPlan, KnotShape, PlanRequest } from '../../core/index.ts';
+import type { StateCode } from '../../core/start/reading.ts';
 import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { fabrics } from '../../core/tie/fabrics.ts';
 import { patterns } from '../../core/tie/patterns.ts';
@@ -22,6 +23,8 @@ export interface WearerProps extends Omit<DressedProps, 'request' | 'children' |
   readonly view: View;
   /** Before the first move, or with the knot drawn up. */
   readonly stage: 'hung' | 'tied';
+  /** How a hung tie lies while its start is read: snug unless said otherwise. */
+  readonly state?: StateCode | undefined;
   readonly cloth: FabricLook;
   /** The knot tied in this cloth, where there is a picture of it; drawn by its layers otherwise. */
   readonly picture?: KnotPicture | undefined;
@@ -49,7 +52,11 @@ export function Wearer(props: WearerProps) {
       <defs>
         <FabricDefs id={id} cloth={cloth} />
       </defs>
-      {stage === 'tied' ? <Tied {...props} /> : <HungTie id={id} request={request} plan={plan} view={props.view} neckHalfMm={neckHalfMm} />}
+      {stage === 'tied' ? (
+        <Tied {...props} />
+      ) : (
+        <HungTie id={id} request={request} plan={plan} view={props.view} neckHalfMm={neckHalfMm} state={props.state ?? 'snug'} />
+      )}
     </Dressed>
   );
 }

@@ -12,10 +12,14 @@ import { OutageNotice } from '../ui/OutageNotice.tsx';
 import { wardrobeQuery } from '../wire/queries.ts';
 import { clientAsked, readAddress } from './address.ts';
 import { forgetAtHand, keptAtHand } from './kept.ts';
+import { tieNamed, withLessons } from './lessons.ts';
 import { useAddress } from './useAddress.ts';
 import { AtHandContext } from './useAtHand.ts';
 import { useQuestion } from './useQuestion.ts';
 import { type AtHand, atHandOfFitting, freshAtHand } from './values.ts';
+
+/** Most hands cross the ends before they read a start. */
+const usualState = 'crossed';
 
 interface AtHandProviderProps {
   /** What the page's address says, where it says what stands at hand; it comes before what this window was left with. */
@@ -78,7 +82,8 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
   const { preferences, prefer } = usePreferences();
   const { blade } = values.question.client;
   const frame = useMemo((): Frame => ({ view: preferences.view, blade }), [preferences.view, blade]);
-  const questioned = useQuestion(values.question, units, () => freshAtHand(wardrobe).question);
+  const asked = useQuestion(values.question, units, () => freshAtHand(wardrobe).question);
+  const questioned = useMemo(() => withLessons(asked, values.attempts, tieNamed(values)), [asked, values]);
 
   if (theirs.isError) return <StartAnew message={theirs.error.message} />;
   return (
@@ -93,6 +98,8 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
         setUnits,
         frame,
         setView: (view) => prefer({ view }),
+        state: preferences.readsAt ?? wardrobe.studio.person?.readsAt ?? usualState,
+        setState: (readsAt) => prefer({ readsAt }),
         ...questioned,
         opened,
         untouched,

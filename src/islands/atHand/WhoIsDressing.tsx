@@ -4,12 +4,14 @@ import { firstOfList } from '../../contract/answerKeys.ts';
 import type { Given } from '../../contract/given.ts';
 import { personCookie } from '../../contract/preferences.ts';
 import { keepCookie } from '../device/cookies.ts';
+import { usePreferences } from '../device/preferences.tsx';
 import { listQuery, studioQuery } from '../wire/queries.ts';
 import { WithGiven } from '../wire/WithGiven.tsx';
 
 /** Who is dressing, chosen once on a device: their habits are followed, and their name is kept with every fitting. */
 export function WhoIsDressing() {
   const studio = useQuery(studioQuery).data;
+  const { prefer } = usePreferences();
   const people = useQuery(listQuery('people', firstOfList)).data?.rows;
   if (!studio || !people) return null;
   if (people.length === 0) {
@@ -29,6 +31,8 @@ export function WhoIsDressing() {
         value={studio.person?.id ?? ''}
         onChange={(event) => {
           keepCookie(personCookie, event.target.value);
+          // Starts are read as that person reads them.
+          prefer({ readsAt: null });
           // All that the page shows was read for whoever was dressing before.
           location.reload();
         }}

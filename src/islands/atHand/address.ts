@@ -3,8 +3,10 @@ import type { Wardrobe } from '../../contract/records/records.ts';
 import { formatKnot } from '../../core/knot/format.ts';
 import { parseKnot } from '../../core/knot/parse.ts';
 import { type AimCode, aims } from '../../core/plan/aims.ts';
+import type { Attempt } from '../../core/start/attempts.ts';
+import { tiedOnCodes } from '../../core/start/tiedOn.ts';
 import { valueAt, withValueAt } from '../ui/paths.ts';
-import { isAtHand } from './kept.ts';
+import { isAtHand, isAttempt } from './kept.ts';
 import { type Beside, besidePieces } from './pieces.ts';
 import { type AtHand, freshAtHand, type GivenCode, givens, withAim, withJacket, withOutfit, withShirt, withTie } from './values.ts';
 
@@ -41,6 +43,8 @@ export function addressOf(values: AtHand, wardrobe: Wardrobe): URLSearchParams {
   // A client or an outfit may bring a knot of its own, so following the best match has to be said then.
   if (values.knot !== base.knot) named.set('knot', values.knot?.replaceAll(' ', '-') ?? none);
   if (values.note !== '') named.set('note', values.note);
+  if (values.tiedOn !== base.tiedOn) named.set('tied-on', values.tiedOn);
+  if (values.attempts.length > 0) named.set('attempts', JSON.stringify(values.attempts));
   if (values.beside) named.set('beside', `${values.beside.piece}${comma}${values.beside.id.replaceAll(' ', '-')}`);
   return named;
 }
@@ -60,6 +64,8 @@ export function readAddress(query: URLSearchParams, wardrobe: Wardrobe): AtHand 
     ...values,
     knot: knot === none ? null : (knotIn(knot) ?? values.knot),
     note: query.get('note') ?? '',
+    attempts: attemptsIn(query.get('attempts')),
+    tiedOn: tiedOnCodes.find((code) => code === query.get('tied-on')) ?? values.tiedOn,
     beside: besideIn(query.get('beside')),
   };
 }
@@ -128,6 +134,17 @@ function besideIn(text: string | null): Beside | null {
   const piece = besidePieces.find((each) => each === named);
   if (!piece) return null;
   return piece === 'knot' ? { piece, id: knotIn(id) ?? '' } : { piece, id };
+}
+
+/** The tyings an address tells of; none where it can't be read. */
+function attemptsIn(text: string | null): readonly Attempt[] {
+  if (text === null) return [];
+  try {
+    const read: unknown = JSON.parse(text);
+    return Array.isArray(read) && read.every(isAttempt) ? read : [];
+  } catch {
+    return [];
+  }
 }
 
 function knotIn(text: string | null): string | undefined {

@@ -6,6 +6,9 @@ import { aims } from '../../core/plan/aims.ts';
 import { dressCodes } from '../../core/plan/dressCodes.ts';
 import { likings } from '../../core/plan/habits.ts';
 import { schools } from '../../core/plan/schools.ts';
+import type { Attempt } from '../../core/start/attempts.ts';
+import { states } from '../../core/start/reading.ts';
+import { tiedOn } from '../../core/start/tiedOn.ts';
 import { fabrics } from '../../core/tie/fabrics.ts';
 import { patterns } from '../../core/tie/patterns.ts';
 import { tieEnds } from '../../core/tie/tie.ts';
@@ -13,7 +16,7 @@ import type { Steps } from '../ui/entryStore.ts';
 import { besidePieces } from './pieces.ts';
 import { type AtHand, givens } from './values.ts';
 
-const key = 'ropewalk.at-hand.2';
+const key = 'ropewalk.at-hand.3';
 
 /** What stood at hand, the steps that can be undone and done again, and the address the window had then. */
 export interface KeptAtHand extends Steps<AtHand> {
@@ -66,6 +69,18 @@ const codeOf =
   (...tables: readonly object[]): Fits =>
   (value) =>
     typeof value === 'string' && tables.some((table) => Object.hasOwn(table, value));
+
+const attempt: Shape = {
+  moves,
+  tie: text,
+  tailMm: Number.isFinite,
+  state: codeOf(states),
+  tipOffMm: Number.isFinite,
+  tailEndMm: either(none, Number.isFinite),
+  takeUpMm: Number.isFinite,
+  errorMm: Number.isFinite,
+  noiseMm: Number.isFinite,
+};
 
 const named: Shape = { id: either(none, text), label: text };
 const piece: Shape = { id: either(none, text), label: text, draft: truth };
@@ -124,7 +139,7 @@ const shape: Shape = {
         allOf((at) => fits(at, { atMm: Number.isFinite, widthMm: Number.isFinite })),
       ),
     },
-    aim: { offsetMm: entry, aboveMm: entry, belowMm: entry },
+    aim: { offsetMm: entry, aboveMm: entry, belowMm: entry, level: either(none, truth) },
     occasion: { dressCode: either(none, codeOf(dressCodes)) },
     liking: Object.fromEntries(Object.entries(likings).map(([name, choices]) => [name, codeOf(choices)])),
     rules: Object.fromEntries(Object.entries(schools).map(([name, { schools: each }]) => [name, codeOf(each)])),
@@ -139,9 +154,16 @@ const shape: Shape = {
   given: codeOf(Object.fromEntries(givens.map((code) => [code, true]))),
   knot: either(none, moves),
   note: text,
+  attempts: allOf(isAttempt),
+  tiedOn: codeOf(tiedOn),
   beside: either(none, { piece: codeOf(Object.fromEntries(besidePieces.map((piece) => [piece, true]))), id: text }),
   told: either(none, text),
 };
+
+/** Whether what came back from a device or an address is a tying of a fitting. */
+export function isAttempt(value: unknown): value is Attempt {
+  return fits(value, attempt);
+}
 
 /** Whether what came back from the device can be worked with: anything may have been written there, by an older version too. */
 export function isAtHand(value: unknown): value is AtHand {

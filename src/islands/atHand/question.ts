@@ -1,9 +1,10 @@
 import { assumeWearer, type BarelyKnown } from '../../core/body/assumed.ts';
 import { uncalibrated } from '../../core/fitbook/calibration.ts';
-import type { PlanQuestion } from '../../core/index.ts';
+import { completeRequest, type PlanQuestion } from '../../core/index.ts';
 import { isSound } from '../../core/measures/sound.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import type { Outfit } from '../../core/wardrobe/judgeTie.ts';
+import { anotherTie, withLessons } from './lessons.ts';
 import type { AtHand, QuestionEntries } from './values.ts';
 
 /** The question as it stands in the fields, with what was never taken assumed. Whether its lengths are lengths is not looked at. */
@@ -19,9 +20,13 @@ export function soundQuestion(entries: QuestionEntries, units: LengthUnit): Plan
 }
 
 /** The outfit at hand without its tie; `undefined` while a measure of it is at fault. */
-export function outfitAtHand({ question, colours }: Pick<AtHand, 'question' | 'colours'>, units: LengthUnit): Outfit | undefined {
+export function outfitAtHand(
+  { question, colours, attempts }: Pick<AtHand, 'question' | 'colours' | 'attempts'>,
+  units: LengthUnit,
+): Outfit | undefined {
   const sound = soundQuestion(question, units);
   if (!sound) return undefined;
-  const { tie: _, ...dressed } = sound;
+  // Of another tie only what is the client's and the hand's was learnt.
+  const { tie: _, ...dressed } = withLessons({ question: sound, request: completeRequest(sound) }, attempts, anotherTie).question;
   return { question: dressed, shirtColour: colours.shirt, jacketColour: colours.jacket, trousersColour: colours.trousers };
 }

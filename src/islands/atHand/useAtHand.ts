@@ -3,6 +3,7 @@ import type { Fitting } from '../../contract/fitting.ts';
 import type { ClientRecord, StudioSeen, Wardrobe } from '../../contract/records/records.ts';
 import type { Frame, PlanQuestion, PlanRequest } from '../../core/index.ts';
 import type { Fault } from '../../core/measures/faults.ts';
+import type { StateCode } from '../../core/start/reading.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import type { EntryStore } from '../ui/entryStore.ts';
 import type { AtHand } from './values.ts';
@@ -20,6 +21,9 @@ export interface StandsAtHand {
   /** Whose left and right everything on the page speaks of. */
   readonly frame: Frame;
   readonly setView: (view: Frame['view']) => void;
+  /** How the tie lies while a start is read; every start is told so. */
+  readonly state: StateCode;
+  readonly setState: (state: StateCode) => void;
   /** The latest question that could be asked, and the same complete; the last good one while a measure is at fault. */
   readonly question: PlanQuestion | undefined;
   readonly request: PlanRequest | undefined;

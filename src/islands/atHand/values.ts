@@ -12,6 +12,8 @@ import type {
 } from '../../contract/records/records.ts';
 import { type PlanRequest, requestDefaults, type Tie } from '../../core/index.ts';
 import { type AimCode, aimCodes, aimOn } from '../../core/plan/aims.ts';
+import type { Attempt } from '../../core/start/attempts.ts';
+import type { TiedOnCode } from '../../core/start/tiedOn.ts';
 import { usualWearer } from '../../core/usual.ts';
 import type { LengthEntry } from '../ui/entry.ts';
 import type { Beside } from './pieces.ts';
@@ -35,7 +37,7 @@ export interface QuestionEntries {
     | null;
   tie: Record<'lengthMm' | 'bladeMm' | 'thicknessMm' | 'neckMm' | 'neckAtMm' | 'tailMm' | 'keeperMm', LengthEntry> &
     Pick<PlanRequest['tie'], 'kind' | 'fabric' | 'pattern' | 'motifMm' | 'ends' | 'profile'>;
-  aim: { offsetMm: LengthEntry; aboveMm: LengthEntry; belowMm: LengthEntry };
+  aim: { offsetMm: LengthEntry; aboveMm: LengthEntry; belowMm: LengthEntry; level?: boolean };
   occasion: PlanRequest['occasion'];
   liking: PlanRequest['liking'];
   rules: PlanRequest['rules'];
@@ -70,6 +72,10 @@ export interface AtHand {
   /** The knot chosen by hand; `null` follows the best match. */
   knot: string | null;
   note: string;
+  /** The tyings of this fitting in their order, and starts known to work. */
+  attempts: readonly Attempt[];
+  /** On whom it is tied. */
+  tiedOn: TiedOnCode;
   /** What stands beside it to be compared. */
   beside: Beside | null;
   /** What was exchanged along with the last choice, so that nothing changes quietly. */
@@ -109,6 +115,8 @@ export function freshAtHand(wardrobe: Wardrobe): AtHand {
     given: 'tie',
     knot: null,
     note: '',
+    attempts: [],
+    tiedOn: 'self',
     beside: null,
     told: null,
   };
@@ -139,18 +147,21 @@ export function atHandOfFitting(fitting: Fitting): AtHand {
       liking: request.liking,
       rules: request.rules,
       search: request.search,
-      calibration: request.calibration,
+      // What its own tyings taught is worked out from them again.
+      ...(fitting.attempts.length === 0 && { calibration: request.calibration }),
     },
     given: 'tie',
     knot: fitting.knot,
     note: fitting.note,
+    attempts: fitting.attempts,
+    tiedOn: 'self',
     beside: null,
     told: null,
   };
 }
 
 function sameAim(a: PlanRequest['aim'], b: PlanRequest['aim']): boolean {
-  return a.offsetMm === b.offsetMm && a.aboveMm === b.aboveMm && a.belowMm === b.belowMm;
+  return a.offsetMm === b.offsetMm && a.aboveMm === b.aboveMm && a.belowMm === b.belowMm && (a.level ?? false) === (b.level ?? false);
 }
 
 /**
@@ -179,6 +190,9 @@ export function withClient(values: AtHand, client: ClientRecord, wardrobe: Wardr
     },
     knot: held ?? ownKnot,
     note: '',
+    // What was learnt of one client is not another's.
+    attempts: [],
+    tiedOn: client.tiedBy === 'client' ? 'self' : 'facing',
   };
   next = withShirt(next, own(shirts) ?? shirts.find(({ id }) => id === values.shirt.id) ?? draftShirt);
   next = withAim(withJacket(next, own(jackets) ?? null), client.aim);

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { KnotPlan, PlanRequest } from '../../core/index.ts';
+import type { StateCode } from '../../core/start/reading.ts';
 import type { View } from '../../drawing/geometry/view.ts';
 import type { KnotPicture } from '../../drawing/knot/picture.ts';
 import { CollarCloseUp } from '../../drawing/wearer/CollarCloseUp.tsx';
@@ -23,11 +24,22 @@ interface FittingDrawnProps {
   readonly children?: ReactNode;
 }
 
+interface FrontDrawnProps extends FittingDrawnProps {
+  readonly stage?: 'hung' | 'tied';
+  /** How a hung tie lies while its start is read. */
+  readonly state?: StateCode;
+}
+
 /** The client from the front, the tie tied or still hung. */
-export function FrontDrawn({ drawn, stage = 'tied', className, children }: FittingDrawnProps & { readonly stage?: 'hung' | 'tied' }) {
+export function FrontDrawn({ drawn, stage = 'tied', state, className, children }: FrontDrawnProps) {
   const { request, plan, view, picture, colours } = drawn;
   return (
-    <FrontFigure id="front" {...{ request, plan, view, picture, stage }} {...colours} className={`w-full lg:h-auto lg:grow ${className}`}>
+    <FrontFigure
+      id="front"
+      {...{ request, plan, view, picture, stage, state }}
+      {...colours}
+      className={`w-full lg:h-auto lg:grow ${className}`}
+    >
       {children}
     </FrontFigure>
   );

@@ -1,6 +1,8 @@
 import { Keyboard, Printer, Redo2, Search, Undo2 } from 'lucide-react';
 import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react';
 import { type KnotPlan, plan as planFor } from '../../core/index.ts';
+import { dressing } from '../../core/plan/habits.ts';
+import { setIn } from '../../core/start/reading.ts';
 import { formatLength, roughly } from '../../core/units/length.ts';
 import { viewLabels } from '../../drawing/geometry/view.ts';
 import { type PieceCode, pieces } from '../atHand/pieces.ts';
@@ -37,7 +39,7 @@ const KeysDialog = lazy(() => import('../ui/KeysDialog.tsx').then(({ KeysDialog:
 
 /** A fitting at work: its stages, everything that is set in them, and all that follows from it, at once. */
 export function FittingTable({ begin }: { readonly begin: StageCode }) {
-  const { store, values, studio, units, setUnits, frame, setView, question, request, stale, faults, opened, untouched, outage } =
+  const { store, values, studio, units, setUnits, frame, setView, state, question, request, stale, faults, opened, untouched, outage } =
     useAsked();
   const plan = useMemo(() => planFor(question), [question]);
   const { undo, redo } = useSteps(store);
@@ -98,7 +100,9 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
   const { set } = chosen.start;
   const settled: Readonly<Record<StageCode, ReactNode>> = {
     choose: titleOf(chosen),
-    set: chosen.feasible ? `${set.end} tip ${formatLength(roughly(set.dropMm, units), units)} below the button` : 'won’t work',
+    set: chosen.feasible
+      ? `${set.end} tip ${formatLength(roughly(setIn(chosen.start, state), units), units)}, ${dressing.readsAt[state].label}`
+      : 'won’t work',
     tie: `${chosen.properties.moves} moves, ${viewLabels[frame.view].name}`,
     check: saving.state.kind === 'saved' || asSaved ? 'saved' : 'not saved yet',
   };
@@ -170,6 +174,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
           request={request}
           colours={colours}
           frame={frame}
+          state={state}
           studio={studio.name}
         />
       )}

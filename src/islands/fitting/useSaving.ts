@@ -60,6 +60,7 @@ export function useSaving(now: AtHand): Saving {
       question,
       knot,
       note: values.note,
+      attempts: values.attempts,
     });
   };
 

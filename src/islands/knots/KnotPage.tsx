@@ -5,6 +5,8 @@ import { knotOfCode } from '../../core/knot/code.ts';
 import { mannerOf } from '../../core/knot/manners.ts';
 import { tyingInWords } from '../../core/knot/steps.ts';
 import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
+import { dressing } from '../../core/plan/habits.ts';
+import { setIn } from '../../core/start/reading.ts';
 import { formatLength, roughly } from '../../core/units/length.ts';
 import { sayFrame } from '../../drawing/geometry/view.ts';
 import { useAsked } from '../atHand/useAtHand.ts';
@@ -42,7 +44,7 @@ export function KnotPage({ given, code }: KnotPageProps) {
 }
 
 function About({ knot, knots }: { readonly knot: MappedKnot; readonly knots: readonly MappedKnot[] }) {
-  const { values, request, client, frame, units } = useAsked();
+  const { values, request, client, frame, state, units } = useAsked();
   const colours = useColoursAtHand();
   const use = useInFitting();
   const alive = useAlive();
@@ -64,9 +66,10 @@ function About({ knot, knots }: { readonly knot: MappedKnot; readonly knots: rea
           <div className="flex flex-wrap items-end justify-between gap-4 pt-2">
             {plan.feasible ? (
               <p className="leading-tight text-follows">
-                <span className="figures-alone text-6xl">{formatLength(roughly(set.dropMm, units), units)}</span>
+                <span className="figures-alone text-6xl">{formatLength(roughly(setIn(plan.start, state), units), units)}</span>
                 <span className="block text-note text-soft">
-                  {set.end} tip below the collar button, before the first move (exactly {formatLength(set.dropMm, units)})
+                  {set.end} tip below the collar button, {dressing.readsAt[state].label}, before the first move (exactly{' '}
+                  {formatLength(setIn(plan.start, state), units)})
                 </span>
               </p>
             ) : (

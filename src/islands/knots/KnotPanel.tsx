@@ -1,6 +1,8 @@
 import { hardshipsOf } from '../../core/knot/difficulty.ts';
 import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { similarTo } from '../../core/knotMap/similar.ts';
+import { dressing } from '../../core/plan/habits.ts';
+import { setIn } from '../../core/start/reading.ts';
 import { formatLength, roughly } from '../../core/units/length.ts';
 import { useAsked } from '../atHand/useAtHand.ts';
 import { CollarInCloth } from '../seen/CollarInCloth.tsx';
@@ -22,7 +24,7 @@ const mostCompared = 4;
 
 /** The knot that is looked at: on this collar, with one step to those similar to it. */
 export function KnotPanel({ knot, knots, tray, onTray, onChoose }: KnotPanelProps) {
-  const { request, frame, units } = useAsked();
+  const { request, frame, state, units } = useAsked();
   const colours = useColoursAtHand();
   const use = useInFitting();
   const { plan, title, difficulty } = knot;
@@ -41,7 +43,7 @@ export function KnotPanel({ knot, knots, tray, onTray, onChoose }: KnotPanelProp
       <p className={plan.feasible ? 'text-follows' : 'text-outside'}>
         {plan.refusal
           ? plan.refusal.text
-          : `Set the ${set.end} tip at ${formatLength(roughly(set.dropMm, units), units)}; takes up ${formatLength(plan.takeUpMm, units)}.`}
+          : `Set the ${set.end} tip at ${formatLength(roughly(setIn(plan.start, state), units), units)}, ${dressing.readsAt[state].label}; takes up ${formatLength(plan.takeUpMm, units)}.`}
       </p>
       <p className="text-note text-soft">
         {capital(difficulty)}:{' '}

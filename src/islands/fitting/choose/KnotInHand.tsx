@@ -2,6 +2,8 @@ import type { ReactNode } from 'react';
 import { sayDay } from '../../../contract/days.ts';
 import { prescribedInWords } from '../../../contract/records/prescribed.ts';
 import type { Advice, Frame, KnotPlan } from '../../../core/index.ts';
+import { dressing } from '../../../core/plan/habits.ts';
+import { setIn } from '../../../core/start/reading.ts';
 import { formatFigure, roughly, unitLabel } from '../../../core/units/length.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { regulationOf } from '../../atHand/values.ts';
@@ -27,7 +29,7 @@ interface KnotInHandProps {
 
 /** The knot that is chosen: its name and start, its picture, and what speaks for and against it. */
 export function KnotInHand({ knot, advice, place, frame, onBest, onBeside, children }: KnotInHandProps) {
-  const { units } = useAsked();
+  const { state, units } = useAsked();
   const { set } = knot.start;
   const title = useKnotTitle()(knot);
   const isBest = place === 1;
@@ -51,9 +53,11 @@ export function KnotInHand({ knot, advice, place, frame, onBest, onBeside, child
         {knot.feasible ? (
           <p className="shrink-0 text-right leading-tight text-follows">
             <span className="figures-alone text-4xl" data-testid="start">
-              {formatFigure(roughly(set.dropMm, units), units)} <span className="text-xl">{unitLabel(units)}</span>
+              {formatFigure(roughly(setIn(knot.start, state), units), units)} <span className="text-xl">{unitLabel(units)}</span>
             </span>
-            <span className="block max-w-36 text-note text-soft">{set.end} tip below the collar button</span>
+            <span className="block max-w-36 text-note text-soft">
+              {set.end} tip below the collar button, {dressing.readsAt[state].label}
+            </span>
           </p>
         ) : (
           <p className="text-xl text-outside">Won’t work</p>

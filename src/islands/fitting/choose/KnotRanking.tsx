@@ -2,6 +2,8 @@ import { type ReactNode, useMemo, useState } from 'react';
 import type { KnotPlan, PlanRequest } from '../../../core/index.ts';
 import { mannerCodes, manners } from '../../../core/knot/manners.ts';
 import { chanceInWords } from '../../../core/plan/chance.ts';
+import { dressing } from '../../../core/plan/habits.ts';
+import { setIn } from '../../../core/start/reading.ts';
 import { formatFigure, type LengthUnit, roughly, unitLabel } from '../../../core/units/length.ts';
 import { KnotSilhouette } from '../../../drawing/knot/KnotSilhouette.tsx';
 import type { KnotPicture } from '../../../drawing/knot/picture.ts';
@@ -26,7 +28,7 @@ type Search = PlanRequest['search'];
 
 /** The knots, best match first, each in one line; those that won't work last, saying so. */
 export function KnotRanking({ knots, chosen, units, colour, onChoose }: KnotRankingProps) {
-  const { store, values } = useAsked();
+  const { store, values, state } = useAsked();
   const { search } = values.question;
   const onSearch = (changed: Partial<Search>) => store.set('question.search', { ...search, ...changed });
   const pictureOf = useKnotPictures(colour);
@@ -61,7 +63,9 @@ export function KnotRanking({ knots, chosen, units, colour, onChoose }: KnotRank
       </div>
       <p className="flex justify-between gap-2 pr-2 text-note text-soft">
         <span>Share of the collar edge: best 22–33%</span>
-        <span>set at, {unitLabel(units)}</span>
+        <span>
+          {dressing.readsAt[state].label}, {unitLabel(units)}
+        </span>
       </p>
       <div role="radiogroup" aria-label="Knots, best match first" className="min-h-0 grow overflow-y-auto">
         {families.map((family, i) => (
@@ -110,9 +114,8 @@ interface KnotLineProps extends LineProps {
 }
 
 function KnotLine({ knot, place, units, colour, pictureOf, chosen, onChoose, children }: KnotLineProps) {
-  const { frame } = useAsked();
+  const { frame, state } = useAsked();
   const title = useKnotTitle()(knot);
-  const { set } = knot.start;
   return (
     <div
       data-knot={knot.moves}
@@ -138,7 +141,7 @@ function KnotLine({ knot, place, units, colour, pictureOf, chosen, onChoose, chi
         </span>
         {knot.feasible ? (
           <span className="text-right leading-tight">
-            <span className="figures block text-xl text-follows">{formatFigure(roughly(set.dropMm, units), units)}</span>
+            <span className="figures block text-xl text-follows">{formatFigure(roughly(setIn(knot.start, state), units), units)}</span>
             <span className="block text-note whitespace-nowrap text-soft">{chanceInWords(knot.tip.inBandProbability)}</span>
           </span>
         ) : (

@@ -1,4 +1,6 @@
 import { chanceInWords } from '../../../core/plan/chance.ts';
+import { dressing } from '../../../core/plan/habits.ts';
+import { setIn } from '../../../core/start/reading.ts';
 import { formatLength, roughly } from '../../../core/units/length.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { Moves } from '../../ui/Moves.tsx';
@@ -7,7 +9,7 @@ import { useTiesGiven } from './useTiesGiven.ts';
 
 /** A client's whole wardrobe on one card: each tie with the knots it does best, and their starts. Seen on paper only. */
 export function PrintedWardrobe() {
-  const { values, studio, frame, units } = useAsked();
+  const { values, studio, frame, state, units } = useAsked();
   const titleOf = useKnotTitle();
   const listed = useTiesGiven();
   const { client, shirt, jacket } = values;
@@ -16,7 +18,8 @@ export function PrintedWardrobe() {
       <p className="text-soft">{studio.name}</p>
       <h1 className="text-3xl font-semibold">{client.label}: each tie with its knots</h1>
       <p>
-        In {shirt.label}, {jacket ? jacket.label : 'no jacket'}. Where to set the end before the first move, below the collar button.
+        In {shirt.label}, {jacket ? jacket.label : 'no jacket'}. Where to set the end before the first move, below the collar button,{' '}
+        {dressing.readsAt[state].label}.
       </p>
       <table className="mt-[4mm] w-full text-left">
         <thead>
@@ -42,7 +45,9 @@ export function PrintedWardrobe() {
                   <Moves of={plan.moves} frame={frame} />
                 </td>
                 <td className="figures text-right">
-                  {plan.feasible ? `${plan.start.set.end} tip ${formatLength(roughly(plan.start.set.dropMm, units), units)}` : 'won’t work'}
+                  {plan.feasible
+                    ? `${plan.start.set.end} tip ${formatLength(roughly(setIn(plan.start, state), units), units)}`
+                    : 'won’t work'}
                 </td>
                 <td className="text-right">{plan.feasible ? chanceInWords(plan.tip.inBandProbability) : ''}</td>
               </tr>

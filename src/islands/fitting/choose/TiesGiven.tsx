@@ -1,4 +1,6 @@
 import { chanceInWords } from '../../../core/plan/chance.ts';
+import { dressing } from '../../../core/plan/habits.ts';
+import { setIn } from '../../../core/start/reading.ts';
 import { formatFigure, roughly, unitLabel } from '../../../core/units/length.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { withTie } from '../../atHand/values.ts';
@@ -15,7 +17,7 @@ interface TiesGivenProps {
 
 /** The ties at hand for what is given: each with one knot, or with the one to three it does best, and their starts. */
 export function TiesGiven({ knot }: TiesGivenProps) {
-  const { store, values, units } = useAsked();
+  const { store, values, state, units } = useAsked();
   const titleOf = useKnotTitle();
   const listed = useTiesGiven(knot);
   const take = ({ tie, knots }: ListedTie, moves = knots[0]?.moves) =>
@@ -31,7 +33,9 @@ export function TiesGiven({ knot }: TiesGivenProps) {
     <>
       <p className="flex justify-between gap-2 pr-2 text-note text-soft">
         <span>{listed.length === 1 ? '1 tie' : `${listed.length} ties`}, best first</span>
-        <span>set at, {unitLabel(units)}</span>
+        <span>
+          {dressing.readsAt[state].label}, {unitLabel(units)}
+        </span>
       </p>
       <ul aria-label="Ties, best first" className="min-h-0 grow overflow-y-auto">
         {listed.map((each) => {
@@ -64,7 +68,7 @@ export function TiesGiven({ knot }: TiesGivenProps) {
                   <CollarShare fill={plan.collar.fill} />
                   {plan.feasible ? (
                     <span className="text-right leading-tight">
-                      <span className="figures text-lg text-follows">{formatFigure(roughly(plan.start.set.dropMm, units), units)}</span>
+                      <span className="figures text-lg text-follows">{formatFigure(roughly(setIn(plan.start, state), units), units)}</span>
                       <span className="block text-note whitespace-nowrap text-soft">{chanceInWords(plan.tip.inBandProbability)}</span>
                     </span>
                   ) : (

@@ -1,5 +1,8 @@
 import { type Frame, type KnotPlan, type PlanRequest, parseKnot } from '../../../core/index.ts';
 import { tyingInWords } from '../../../core/knot/steps.ts';
+import { dressing } from '../../../core/plan/habits.ts';
+import { type StateCode, setIn } from '../../../core/start/reading.ts';
+import { waysToTell } from '../../../core/start/ways.ts';
 import { formatLength } from '../../../core/units/length.ts';
 import { sayFrame } from '../../../drawing/geometry/view.ts';
 import { Walk } from '../../../drawing/walk/Walk.tsx';
@@ -7,8 +10,8 @@ import { FrontFigure } from '../../../drawing/wearer/FrontFigure.tsx';
 import type { AtHand } from '../../atHand/values.ts';
 import type { DrawnColours } from '../../seen/dressed.ts';
 import { Moves } from '../../ui/Moves.tsx';
-import { beside } from './beside.ts';
-import { otherEnd, startSeam, tipSpan } from './setInWords.ts';
+import { startSeam, tipSpan } from './setInWords.ts';
+import { startInWords } from './startInWords.ts';
 
 interface PrintedCardProps {
   readonly values: AtHand;
@@ -17,6 +20,8 @@ interface PrintedCardProps {
   readonly request: PlanRequest;
   readonly colours: DrawnColours;
   readonly frame: Frame;
+  /** How the tie lies while its start is read. */
+  readonly state: StateCode;
   readonly studio: string;
 }
 
@@ -24,17 +29,18 @@ interface PrintedCardProps {
 const marks = { good: '+', fair: '·', poor: '−' } as const;
 
 /** A card to take home: the start, the moves, the picture, and why this knot. */
-export function PrintedCard({ values, title, plan, request, colours, frame, studio }: PrintedCardProps) {
+export function PrintedCard({ values, title, plan, request, colours, frame, state, studio }: PrintedCardProps) {
   const { units } = request;
   const say = (mm: number) => formatLength(mm, units);
   const { start, tip } = plan;
-  const [nearest] = start.landmarks;
+  const told = waysToTell({ plan, request, state });
   return (
     <section className="hidden print:block" aria-hidden="true">
       <div className="grid grid-cols-[62mm_1fr] gap-[10mm]">
         <FrontFigure
           id="card-front"
           stage="hung"
+          state={state}
           plan={plan}
           request={request}
           view={frame.view}
@@ -52,10 +58,19 @@ export function PrintedCard({ values, title, plan, request, colours, frame, stud
           <p className="text-soft">
             Left and right: {sayFrame(frame)}. {startSeam(plan.properties)}
           </p>
-          <p className="pt-4 text-xl">Set the {start.set.end} tip at</p>
-          <p className="figures text-6xl text-follows">{say(start.set.dropMm)}</p>
-          <p>below the collar button{nearest ? `: ${beside(nearest, units)}` : ''}.</p>
-          <p>{otherEnd(start, units)}.</p>
+          <p className="pt-4 text-xl">
+            {dressing.readsAt[state].label[0]?.toUpperCase()}
+            {dressing.readsAt[state].label.slice(1)}: set the {start.set.end} tip at
+          </p>
+          <p className="figures text-6xl text-follows">{say(setIn(start, state))}</p>
+          <p>below the collar button. Or:</p>
+          <ul className="list-disc pl-5">
+            {told
+              .filter(({ way }) => way !== 'below')
+              .map((each) => (
+                <li key={`${each.way} ${each.landmark?.name}`}>{startInWords(each, units)}</li>
+              ))}
+          </ul>
           <p className="pt-2">
             The blade tip should end {tipSpan(tip, units)} below the collar button (2 times in 3).{' '}
             {start.set.end === 'tail' && 'Too low: start lower, by a little less than the error. Too high: start higher.'}

@@ -1,40 +1,95 @@
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
+import { frontDropOf } from '../../../core/body/frontDrop.ts';
+import { stateCodes, states } from '../../../core/start/reading.ts';
 import { Walk } from '../../../drawing/walk/Walk.tsx';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { useShortcuts } from '../../device/shortcuts.ts';
 import { TakeDrawing } from '../../seen/TakeDrawing.tsx';
 import { ViewSwitch } from '../../ui/Moves.tsx';
 import { Switch } from '../../ui/Switch.tsx';
+import { Tabs } from '../../ui/Tabs.tsx';
 import type { DrawnFitting } from '../FittingDrawn.tsx';
 import { FrontDrawn } from '../FittingDrawn.tsx';
 import { FrontDropHandle, TieHandles } from '../handles.tsx';
+import { CameOut } from './CameOut.tsx';
+import { Cures } from './Cures.tsx';
+import { PinchCheck } from './PinchCheck.tsx';
+import { QuickMeasures } from './QuickMeasures.tsx';
 import { StartReadout } from './StartReadout.tsx';
+import { TiedOn, useNeckTiedOn } from './TiedOn.tsx';
+import { TipHandle } from './TipHandle.tsx';
 
 /** Height over width of the walk's strip. */
 const walkAspect = 0.24;
 
+const sheets = [
+  { key: 'start', label: 'Start' },
+  { key: 'loops', label: 'Measure in ten seconds' },
+  { key: 'pinch', label: 'Pinch check' },
+  { key: 'came-out', label: 'It came out wrong' },
+] as const;
+type SheetCode = (typeof sheets)[number]['key'];
+
 /** The tie hangs around the client's neck, an end in each hand: one large figure, where on the body that is, and the tie along its length. */
 export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
-  const { request, plan, colours } = drawn;
-  const { frame, setView, units, stale } = useAsked();
-  const [hangs, setHangs] = useState<'hung' | 'tied'>('hung');
-  useShortcuts({ stage: () => setHangs(hangs === 'tied' ? 'hung' : 'tied') });
+  const { plan, request, colours } = drawn;
+  const { values, frame, setView, state, setState, stale } = useAsked();
+  const [sheet, setSheet] = useState<SheetCode>('start');
+  /** Where the tip is seen, against the belt top; until it is looked at, where it should be. */
+  const [seenMm, setSeenMm] = useState<number>();
+  const turnTo = (to: SheetCode) => {
+    setSheet(to);
+    setSeenMm(undefined);
+  };
+  const turn = () => setState(stateCodes[(stateCodes.indexOf(state) + 1) % stateCodes.length] ?? 'open');
+  useShortcuts({ stage: turn });
+  const read = useNeckTiedOn(drawn);
+  const beltMm = frontDropOf(request.client).meanMm;
+  const isLooked = sheet === 'pinch' || sheet === 'came-out';
+  const tipMm = seenMm ?? request.aim.offsetMm;
+
+  const panels: Readonly<Record<SheetCode, () => ReactNode>> = {
+    start: () => (plan.feasible ? <StartReadout {...read} state={state} attempts={values.attempts} /> : <Cures knot={plan} />),
+    loops: () => <QuickMeasures drawn={drawn} />,
+    pinch: () => <PinchCheck plan={plan} request={request} seenMm={seenMm} onSeen={setSeenMm} onUndo={() => turnTo('came-out')} />,
+    'came-out': () => <CameOut drawn={drawn} state={state} seenMm={seenMm} onSeen={setSeenMm} onAgain={() => turnTo('start')} />,
+  };
+
   return (
     <main
       className={`grid min-h-0 grow gap-x-8 px-5 pt-2 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)] lg:grid-rows-[minmax(0,1fr)] ${stale ? 'opacity-50' : ''}`}
     >
       <section aria-label="Front" className="flex min-h-0 flex-col">
-        <div className="flex justify-between border-b border-line pb-1">
-          <Switch label="Tie" value={hangs} choices={hanging} onChange={setHangs} />
+        <div className="flex flex-wrap justify-between border-b border-line pb-1">
+          {isLooked ? (
+            <p className="flex min-h-9 items-center text-soft">Drag the tip to where it is seen</p>
+          ) : (
+            <Switch label="How the tie lies" small value={state} choices={lying} onChange={setState} />
+          )}
           <ViewSwitch frame={frame} onView={setView} />
         </div>
-        <FrontDrawn drawn={drawn} stage={hangs} className="h-[30rem] lg:min-h-60">
-          <FrontDropHandle request={request} />
+        <FrontDrawn
+          drawn={isLooked ? landed(drawn, beltMm + tipMm) : { ...drawn, plan: read.plan }}
+          stage={isLooked ? 'tied' : 'hung'}
+          state={state}
+          className="h-[30rem] lg:min-h-60"
+        >
+          {isLooked ? (
+            <TipHandle beltMm={beltMm} offMm={tipMm} units={request.units} onChange={setSeenMm} />
+          ) : (
+            <FrontDropHandle request={request} />
+          )}
         </FrontDrawn>
+        <p className="pb-1 text-note text-soft">{isLooked ? '' : states[state].says}</p>
       </section>
-      <div className="flex min-h-0 flex-col justify-between gap-y-3 max-md:order-first">
-        <StartReadout knot={plan} gapMm={request.client.crossingGapMm} units={units} stale={stale} />
-        <section aria-label="The tie along its length">
+      <div className="flex min-h-0 flex-col justify-between gap-y-2 max-md:order-first">
+        <div className="flex min-h-0 flex-col">
+          <TiedOn />
+          <Tabs label="Setting the start" tabs={sheets} value={sheet} onChange={turnTo}>
+            {panels[sheet]()}
+          </Tabs>
+        </div>
+        <section aria-label="The tie along its length" className="max-lg:hidden">
           <Walk id="walk" request={request} plan={plan} cloth={colours.cloth} aspect={walkAspect} className="w-full">
             <TieHandles request={request} />
           </Walk>
@@ -48,7 +103,9 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
   );
 }
 
-const hanging = [
-  { key: 'hung', label: 'hung' },
-  { key: 'tied', label: 'tied' },
-] as const;
+const lying = stateCodes.map((key) => ({ key, label: states[key].short }));
+
+/** The fitting with its tip where it was seen. */
+function landed(drawn: DrawnFitting, dropMm: number): DrawnFitting {
+  return { ...drawn, plan: { ...drawn.plan, tip: { ...drawn.plan.tip, dropMm } } };
+}

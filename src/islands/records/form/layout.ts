@@ -14,8 +14,13 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
     { title: 'Person', keys: ['name', 'note'] },
     {
       title: 'How they dress others',
-      keys: ['blade', 'pins', 'gapMm', 'readsAt', 'button', 'tightens', 'keeper', 'tucks'],
+      keys: ['blade', 'pins', 'gapMm', 'slackMm', 'readsAt', 'tells', 'button', 'tightens', 'keeper', 'tucks'],
       hint: 'Habits differ, and each is right: Ropewalk follows those of whoever is dressing.',
+    },
+    {
+      title: 'Their own neck',
+      keys: ['neckMm', 'heightMm'],
+      hint: 'For knots tied on themselves and handed over as a loop.',
     },
   ],
   regulations: [

@@ -2,6 +2,7 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { completeRequest, type KnotPlan, type PlanQuestion } from '../../../../core/index.ts';
 import { planKnot } from '../../../../core/plan/plan.ts';
 import { type Variant, variantDifferences } from '../../../../core/plan/variants.ts';
+import { setIn } from '../../../../core/start/reading.ts';
 import { formatFigure, roughly, unitLabel } from '../../../../core/units/length.ts';
 import { besideOf } from '../../../atHand/beside.ts';
 import type { Beside, BesidePiece } from '../../../atHand/pieces.ts';
@@ -102,7 +103,7 @@ interface PairProps {
 }
 
 function Pair({ here, other, question, piece, onTake }: PairProps) {
-  const { values, units } = useAsked();
+  const { values, state, units } = useAsked();
   const titleOf = useKnotTitle();
   const [turned, setTurned] = useState(false);
   // Another tie or shirt is looked at with the knot in hand, so that what differs is the piece.
@@ -134,7 +135,8 @@ function Pair({ here, other, question, piece, onTake }: PairProps) {
               <span className="text-xl leading-tight font-medium">{label}</span>
               {drawn.plan.feasible ? (
                 <span className="figures shrink-0 text-2xl text-follows">
-                  {formatFigure(roughly(drawn.plan.start.set.dropMm, units), units)} <span className="text-base">{unitLabel(units)}</span>
+                  {formatFigure(roughly(setIn(drawn.plan.start, state), units), units)}{' '}
+                  <span className="text-base">{unitLabel(units)}</span>
                 </span>
               ) : (
                 <span className="text-outside">won’t work</span>

@@ -31,8 +31,8 @@ export function BuyingBriefPage({ given }: { readonly given: Given }) {
 
 function Brief() {
   const { values, wardrobe, studio, units, setUnits } = useAsked();
-  const { question, colours } = values;
-  const outfit = useMemo(() => outfitAtHand({ question, colours }, units), [question, colours, units]);
+  const { question, colours, attempts } = values;
+  const outfit = useMemo(() => outfitAtHand({ question, colours, attempts }, units), [question, colours, attempts, units]);
   const dressed = useMemo(() => clientsOutfits(wardrobe, values, units), [wardrobe, values, units]);
   const { brief, searching, served } = useBuyingBrief(outfit, dressed);
   const shopTie = useShopTie(units);

@@ -1,9 +1,12 @@
 import { useMemo } from 'react';
+import { dressing } from '../../../../core/plan/habits.ts';
+import { setIn } from '../../../../core/start/reading.ts';
 import { formatLength, type LengthUnit, roughly } from '../../../../core/units/length.ts';
 import type { BuyingBrief } from '../../../../core/wardrobe/buyingBrief.ts';
 import type { Outfit } from '../../../../core/wardrobe/judgeTie.ts';
 import { rangeInWords } from '../../../../core/wardrobe/rangeInWords.ts';
 import { type TieToAskFor, threeTies } from '../../../../core/wardrobe/threeTies.ts';
+import { useAtHand } from '../../../atHand/useAtHand.ts';
 
 interface PocketCardProps {
   readonly brief: BuyingBrief;
@@ -23,6 +26,7 @@ const kinds: Readonly<Record<TieToAskFor['kind'], string>> = {
 
 /** A card for the pocket, to be cut out: three ties to ask for, in figures that a shop can measure. */
 export function PocketCard({ brief, outfit, units, name, studio, pieces }: PocketCardProps) {
+  const { state } = useAtHand();
   const ties = useMemo(() => threeTies(outfit, brief), [outfit, brief]);
   if (ties.length === 0) return null;
   return (
@@ -42,7 +46,8 @@ export function PocketCard({ brief, outfit, units, name, studio, pieces }: Pocke
             <p className="flex items-baseline justify-between gap-2">
               <span className="text-note text-soft">{kinds[kind]}</span>
               <span className="text-note">
-                {best.title}, {best.start.set.end} tip at {formatLength(roughly(best.start.set.dropMm, units), units)}
+                {best.title}, {best.start.set.end} tip at {formatLength(roughly(setIn(best.start, state), units), units)},{' '}
+                {dressing.readsAt[state].label}
               </span>
             </p>
             <p className="figures text-xl leading-tight text-follows">

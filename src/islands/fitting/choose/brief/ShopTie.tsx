@@ -2,8 +2,11 @@ import { useMemo } from 'react';
 import type { ColouredCloth } from '../../../../core/colour/cloth.ts';
 import type { Tie } from '../../../../core/index.ts';
 import { type Measure, measures } from '../../../../core/measures/measures.ts';
+import { dressing } from '../../../../core/plan/habits.ts';
+import { setIn } from '../../../../core/start/reading.ts';
 import { formatLength, type LengthUnit, roughly } from '../../../../core/units/length.ts';
 import { judgeTie } from '../../../../core/wardrobe/judgeTie.ts';
+import { useAtHand } from '../../../atHand/useAtHand.ts';
 import { Link } from '../../../ui/Button.tsx';
 import { ColoursField } from '../../../ui/ColoursField.tsx';
 import { EntriesOf } from '../../../ui/EntriesOf.tsx';
@@ -77,6 +80,7 @@ type OutfitsProps = Omit<ShopTieProps, 'shopTie' | 'clientId'> & {
 };
 
 function Outfits({ tie, cloth, name, dressed, units }: OutfitsProps) {
+  const { state } = useAtHand();
   const judged = useMemo(
     () => dressed.map((each) => ({ ...each, judgement: judgeTie(each.outfit, { ...tie, ...cloth }) })),
     [dressed, tie, cloth],
@@ -103,8 +107,10 @@ function Outfits({ tie, cloth, name, dressed, units }: OutfitsProps) {
             <td className={`py-2 pr-4 text-right ${feasible ? 'text-follows' : 'text-outside'}`}>
               {feasible && (
                 <>
-                  <span className="figures text-xl whitespace-nowrap">{formatLength(roughly(best.start.set.dropMm, units), units)}</span>
-                  <span className="block text-note">{best.start.set.end} tip</span>
+                  <span className="figures text-xl whitespace-nowrap">{formatLength(roughly(setIn(best.start, state), units), units)}</span>
+                  <span className="block text-note">
+                    {best.start.set.end} tip, {dressing.readsAt[state].label}
+                  </span>
                 </>
               )}
             </td>

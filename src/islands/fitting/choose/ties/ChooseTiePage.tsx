@@ -30,8 +30,8 @@ function Ranked() {
   const { values, wardrobe, units } = useAsked();
   // What follows from another outfit is drawn after the sentence says it: the hand is never kept waiting.
   const worn = useDeferredValue(values);
-  const { question, colours } = worn;
-  const outfit = useMemo(() => outfitAtHand({ question, colours }, units), [question, colours, units]);
+  const { question, colours, attempts } = worn;
+  const outfit = useMemo(() => outfitAtHand({ question, colours, attempts }, units), [question, colours, attempts, units]);
   const [which, setWhich] = useState<'ready' | 'all'>('ready');
   const ties = useMemo(() => wardrobe.ties.filter(({ state }) => which === 'all' || state === 'rack'), [wardrobe.ties, which]);
   const ranking = useTieRanking(outfit, ties);

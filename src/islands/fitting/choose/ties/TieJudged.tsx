@@ -4,6 +4,7 @@ import type { TieRecord } from '../../../../contract/records/records.ts';
 import type { TieOnShirt } from '../../../../core/colour/compare.ts';
 import { completeRequest, type KnotPlan } from '../../../../core/index.ts';
 import { allowanceOf } from '../../../../core/plan/criteria/lapel.ts';
+import { type StateCode, setIn } from '../../../../core/start/reading.ts';
 import { formatLength, type LengthUnit, roughly } from '../../../../core/units/length.ts';
 import { judgeTie, type Outfit, type TieJudgement } from '../../../../core/wardrobe/judgeTie.ts';
 import { type Judged, knotsInWords } from '../../../../core/wardrobe/knotsInWords.ts';
@@ -24,7 +25,7 @@ interface TieJudgedProps {
 
 /** One tie with the outfit: seen, and what speaks for and against it. */
 export const TieJudged = memo(function TieJudged({ outfit, worn, tie, onUse }: TieJudgedProps) {
-  const { units, values } = useAsked();
+  const { state, units, values } = useAsked();
   const judgement = useMemo(() => judgeTie(outfit, tie), [outfit, tie]);
   const knots = useMemo(() => knotsInWords(outfit, tie), [outfit, tie]);
   return (
@@ -45,7 +46,7 @@ export const TieJudged = memo(function TieJudged({ outfit, worn, tie, onUse }: T
           </Button>
         </div>
         <p className={`text-xl ${judgement.feasible ? 'text-follows' : 'text-outside'}`}>
-          {judgement.feasible ? bestInWords(judgement.best, units) : 'Won’t work with any of the knots.'}
+          {judgement.feasible ? bestInWords(judgement.best, state, units) : 'Won’t work with any of the knots.'}
         </p>
       </Pictures>
       <div className="md:col-start-2">
@@ -63,8 +64,8 @@ export const TieJudged = memo(function TieJudged({ outfit, worn, tie, onUse }: T
   );
 });
 
-function bestInWords({ title, start: { set } }: KnotPlan, units: LengthUnit): string {
-  return `Best match: ${title}, ${set.end} tip at ${formatLength(roughly(set.dropMm, units), units)}`;
+function bestInWords({ title, start }: KnotPlan, state: StateCode, units: LengthUnit): string {
+  return `Best match: ${title}, ${start.set.end} tip at ${formatLength(roughly(setIn(start, state), units), units)}`;
 }
 
 function unknownColour({ shirt }: WornColours, { colours }: TieRecord): string {

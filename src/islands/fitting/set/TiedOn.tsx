@@ -1,0 +1,67 @@
+import { useMemo } from 'react';
+import type { KnotPlan, PlanRequest } from '../../../core/index.ts';
+import { readOn, type TiedOnCode, tiedOn, tiedOnCodes } from '../../../core/start/tiedOn.ts';
+import { formatLength } from '../../../core/units/length.ts';
+import { useAsked } from '../../atHand/useAtHand.ts';
+import { Link } from '../../ui/Button.tsx';
+import type { DrawnFitting } from '../FittingDrawn.tsx';
+
+/** A stand's neck, where nobody measured it: about a medium collar. */
+const standNeckMm = 390;
+
+/** The start as it is read on the neck the knot is tied on: the client's, or whose it is handed over from. */
+export function useNeckTiedOn({ plan, request }: DrawnFitting): { readonly plan: KnotPlan; readonly request: PlanRequest } {
+  const { values, studio } = useAsked();
+  const person = studio.person;
+  return useMemo(() => {
+    if (values.tiedOn === 'ownNeck' && person?.neckMm) return readOn(plan, request, { neckMm: person.neckMm, heightMm: person.heightMm });
+    if (values.tiedOn === 'stand') return readOn(plan, request, { neckMm: standNeckMm, heightMm: null });
+    return { plan, request };
+  }, [plan, request, values.tiedOn, person]);
+}
+
+/** On whom the knot is tied, and what is then to be minded. */
+export function TiedOn() {
+  const { values, store, setView, studio, client, units } = useAsked();
+  const { label: _, says, handedOver } = tiedOn[values.tiedOn];
+  const isSmallChild = client?.cautions.includes('small-child') ?? false;
+  return (
+    <div className="flex flex-wrap items-center gap-x-3 leading-snug">
+      <label className="flex items-center gap-x-2">
+        <span className="text-note text-soft">Tied</span>
+        <select
+          className="h-9 border-b-2 border-set/40 bg-transparent text-set"
+          value={values.tiedOn}
+          onChange={(event) => {
+            const code = event.target.value as TiedOnCode;
+            store.set('tiedOn', code);
+            setView(tiedOn[code].view);
+          }}
+        >
+          {tiedOnCodes.map((code) => (
+            <option key={code} value={code}>
+              {tiedOn[code].label}
+            </option>
+          ))}
+        </select>
+      </label>
+      <p className="min-w-0 grow basis-60 text-note text-soft">
+        {says}
+        {isSmallChild && ' A small child: an elastic or breakaway tie is safer; never leave a child alone with a tied tie.'}
+        {handedOver && values.tiedOn === 'ownNeck' && !studio.person?.neckMm && (
+          <span className="text-outside">
+            {' '}
+            The start below is the client’s own:{' '}
+            {studio.person ? (
+              <Link href={`/people/${studio.person.id}`}>enter your collar size</Link>
+            ) : (
+              'say who is dressing, and their collar size,'
+            )}{' '}
+            to read it on your neck.
+          </span>
+        )}
+        {values.tiedOn === 'stand' && ` Read on a stand with a neck of ${formatLength(standNeckMm, units)}.`}
+      </p>
+    </div>
+  );
+}

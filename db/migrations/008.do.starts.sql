@@ -24,5 +24,9 @@ alter table regulations drop constraint regulations_aim_check,
   add constraint regulations_aim_check
     check (aim in ('finger-above', 'belt-top', 'belt-middle', 'buckle', 'navel-to-buckle', 'hidden', 'level'));
 
+-- An occasion may have an aim of its own, as a client and a service have.
+alter table outfits add column aim text
+  check (aim in ('finger-above', 'belt-top', 'belt-middle', 'buckle', 'navel-to-buckle', 'hidden', 'level'));
+
 -- The tyings of a fitting, in their order, each with its start and where the tip ended.
 alter table fittings add column attempts jsonb not null default '[]';

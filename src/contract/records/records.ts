@@ -158,6 +158,8 @@ export interface OutfitRecord extends Kept {
   readonly knot: string | null;
   readonly occasion: string;
   readonly dressRule: DressCodeKey;
+  /** Where the blade tip ends at this occasion; `null` as the client’s. */
+  readonly aim: AimCode | null;
   /** What the occasion is prescribed by. */
   readonly regulationId: string | null;
   /** Collar button to belt top with these trousers, where it is not the client’s usual one. */

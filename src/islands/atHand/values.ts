@@ -221,7 +221,10 @@ export function withOutfit(
   const tie = ties.find(({ id }) => id === outfit.tieId);
   const inTie = tie ? withTie(inJacket, tie) : inJacket;
   const regulation = regulationOf(outfit, regulations);
-  const dressed = prescribed(inTie, regulation, values.outfit?.prescribed === true, client);
+  // An occasion's own aim goes before the client's, and a regulation's before both.
+  const usual = { ...client, aim: outfit.aim ?? client.aim };
+  const asked = outfit.aim ? withAim(inTie, outfit.aim) : inTie;
+  const dressed = prescribed(asked, regulation, values.outfit?.prescribed === true, usual);
   const { search } = dressed.question;
   const knot = outfit.knot ?? regulation?.knot ?? null;
   return {

@@ -1,4 +1,5 @@
 import { measures } from '../../../core/measures/measures.ts';
+import { aims } from '../../../core/plan/aims.ts';
 import { dressCodes } from '../../../core/plan/dressCodes.ts';
 import { type KindOf, line, nameField, noteField } from './kindOf.ts';
 
@@ -13,6 +14,7 @@ export const outfits: KindOf<'outfits'> = {
     knot: { kind: 'knot', label: 'Knot' },
     occasion: line('Occasion'),
     dressRule: { kind: 'choice', label: 'Dress code', choices: dressCodes },
+    aim: { kind: 'choice', label: 'Blade tip ends at', choices: aims, optional: 'as the client’s' },
     regulationId: { kind: 'reference', label: 'Dress regulation', to: 'regulations', optional: 'none' },
     beltLineMm: {
       kind: 'length',
@@ -34,6 +36,7 @@ export const outfits: KindOf<'outfits'> = {
     knot: null,
     occasion: '',
     dressRule: 'business',
+    aim: null,
     regulationId: null,
     beltLineMm: null,
     beltHeightMm: null,

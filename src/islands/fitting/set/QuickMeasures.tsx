@@ -10,11 +10,12 @@ import { useAsked } from '../../atHand/useAtHand.ts';
 import { Button } from '../../ui/Button.tsx';
 import type { DrawnFitting } from '../FittingDrawn.tsx';
 import { KeepInRecord } from '../KeepInRecord.tsx';
+import { KeepWithPerson } from './KeepWithPerson.tsx';
 import { PlainLength } from './PlainLength.tsx';
 
 /** The tie is in both hands and the tape on the table: what ten seconds with either would narrow, and how. */
 export function QuickMeasures({ drawn: { plan, request } }: { readonly drawn: DrawnFitting }) {
-  const { store, client, units } = useAsked();
+  const { store, values, studio, client, units } = useAsked();
   const [levelMm, setLevelMm] = useState<number>();
   const [tailMm, setTailMm] = useState<number>();
   const [bladeMm, setBladeMm] = useState<number>();
@@ -75,8 +76,12 @@ export function QuickMeasures({ drawn: { plan, request } }: { readonly drawn: Dr
             units={units}
             onTake={(mm) => take('crossedLoopMm', mm)}
             keep={
-              client &&
-              crossed !== undefined && <KeepInRecord piece="client" record={client} measure="crossedLoopMm" mm={Math.round(crossed)} />
+              crossed !== undefined &&
+              (studio.person && values.tiedOn !== 'self' ? (
+                <KeepWithPerson person={studio.person} slackMm={crossed - hangOf(request).loopMm} />
+              ) : (
+                client && <KeepInRecord piece="client" record={client} measure="crossedLoopMm" mm={Math.round(crossed)} />
+              ))
             }
           />
         </div>

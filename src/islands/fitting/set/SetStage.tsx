@@ -15,6 +15,7 @@ import { CameOut } from './CameOut.tsx';
 import { Cures } from './Cures.tsx';
 import { PinchCheck } from './PinchCheck.tsx';
 import { QuickMeasures } from './QuickMeasures.tsx';
+import { Size } from './Size.tsx';
 import { StartReadout } from './StartReadout.tsx';
 import { TiedOn, useNeckTiedOn } from './TiedOn.tsx';
 import { TipHandle } from './TipHandle.tsx';
@@ -49,7 +50,15 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
   const tipMm = seenMm ?? request.aim.offsetMm;
 
   const panels: Readonly<Record<SheetCode, () => ReactNode>> = {
-    start: () => (plan.feasible ? <StartReadout {...read} state={state} attempts={values.attempts} /> : <Cures knot={plan} />),
+    start: () =>
+      plan.feasible ? (
+        <>
+          <StartReadout {...read} state={state} attempts={values.attempts} />
+          <Size plan={plan} />
+        </>
+      ) : (
+        <Cures knot={plan} />
+      ),
     loops: () => <QuickMeasures drawn={drawn} />,
     pinch: () => <PinchCheck plan={plan} request={request} seenMm={seenMm} onSeen={setSeenMm} onUndo={() => turnTo('came-out')} />,
     'came-out': () => <CameOut drawn={drawn} state={state} seenMm={seenMm} onSeen={setSeenMm} onAgain={() => turnTo('start')} />,
@@ -72,7 +81,7 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
           drawn={isLooked ? landed(drawn, beltMm + tipMm) : { ...drawn, plan: read.plan }}
           stage={isLooked ? 'tied' : 'hung'}
           state={state}
-          className="h-[30rem] lg:min-h-60"
+          className="overflow-visible h-[30rem] lg:min-h-60"
         >
           {isLooked ? (
             <TipHandle beltMm={beltMm} offMm={tipMm} units={request.units} onChange={setSeenMm} />

@@ -1,8 +1,10 @@
 import { useState } from 'react';
 import type { KnotPlan, PlanRequest } from '../../../core/index.ts';
 import { chanceInWords } from '../../../core/plan/chance.ts';
+import type { DressingHabits } from '../../../core/plan/habits.ts';
 import { type Attempt, rememberedNoiseMm } from '../../../core/start/attempts.ts';
 import type { StateCode } from '../../../core/start/reading.ts';
+import { tuckOf } from '../../../core/start/tuck.ts';
 import { type ToldStart, type WayCode, waysToTell } from '../../../core/start/ways.ts';
 import { formatFigure, formatLength, type LengthUnit, roughly, unitLabel } from '../../../core/units/length.ts';
 import { useAtHand } from '../../atHand/useAtHand.ts';
@@ -35,7 +37,8 @@ export function StartReadout({ plan, request, state, attempts }: StartReadoutPro
         collar button (2 times in 3).
         {attempts.length > 0 && ` Starts from ${learntOf(attempts)}.`}
       </p>
-      <WhatMisses plan={plan} request={request} />
+      <Tucked plan={plan} request={request} school={studio.person?.tucks ?? 'buttons'} />
+      <WhatMisses plan={plan} request={request} again={attempts.length > 0} />
       <fieldset className="pt-1">
         <legend className="text-note text-soft">Tell it otherwise, the surest first; how often it lands</legend>
         {told.map((each) => (
@@ -81,6 +84,22 @@ function Large({ told, units }: { readonly told: ToldStart; readonly units: Leng
   return (
     <p className="py-2 text-4xl leading-tight font-medium text-follows first-letter:uppercase" data-testid="start">
       {startInWords(told, units)}
+    </p>
+  );
+}
+
+/** What becomes of a tail that misses the keeper. */
+function Tucked({ plan, request, school }: Pick<StartReadoutProps, 'plan' | 'request'> & { readonly school: DressingHabits['tucks'] }) {
+  const tuck = tuckOf(plan, request, school);
+  if (!tuck) return null;
+  const where = {
+    'between-buttons': 'slip it between the collar button and the next one down',
+    nowhere: 'leave it behind the blade, or use a longer tie or fewer moves',
+    anywhere: 'tuck it wherever it hides',
+  }[tuck.where];
+  return (
+    <p className="leading-snug text-soft">
+      The tail misses the keeper by {formatLength(roughly(tuck.shortMm, request.units), request.units)}: {where}.
     </p>
   );
 }

@@ -5,8 +5,15 @@ import { chanceInWords } from '../../../core/plan/chance.ts';
 import { type LandingPart, landingParts, landingPartsOf } from '../../../core/plan/landing.ts';
 import { formatLength } from '../../../core/units/length.ts';
 
+interface WhatMissesProps {
+  readonly plan: KnotPlan;
+  readonly request: PlanRequest;
+  /** Whether there was an attempt already. */
+  readonly again: boolean;
+}
+
 /** Of what the landing band is made up, each part as long as it weighs: what a measure would narrow, and what stays. */
-export function WhatMisses({ plan, request }: { readonly plan: KnotPlan; readonly request: PlanRequest }) {
+export function WhatMisses({ plan, request, again }: WhatMissesProps) {
   const parts = landingPartsOf(
     plan.properties.active === 'blade' ? plan.takeUpMm : 0,
     frontDropOf(request.client),
@@ -17,7 +24,8 @@ export function WhatMisses({ plan, request }: { readonly plan: KnotPlan; readonl
   return (
     <details className="pt-1 text-note">
       <summary className="min-h-6 cursor-pointer text-set">
-        First try {chanceInWords(plan.tip.inBandProbability)}: what the ±{formatLength(plan.tip.sdMm, request.units)} is made of
+        {again ? 'Next' : 'First'} try {chanceInWords(plan.tip.inBandProbability)}: what the ±{formatLength(plan.tip.sdMm, request.units)}{' '}
+        is made of
       </summary>
       <table className="w-full">
         <tbody>

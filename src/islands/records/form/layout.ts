@@ -66,7 +66,7 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
   ],
   namings: [{ title: 'Knot', keys: ['label', 'word', 'note'] }],
   outfits: [
-    { title: 'Occasion', keys: ['label', 'occasion', 'dressRule', 'regulationId', 'note'] },
+    { title: 'Occasion', keys: ['label', 'occasion', 'dressRule', 'aim', 'regulationId', 'note'] },
     { title: 'Pieces', keys: ['shirtId', 'jacketId', 'tieId', 'knot', 'squareId'] },
     {
       title: 'Trousers',

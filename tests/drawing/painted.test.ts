@@ -48,7 +48,7 @@ test('each drawing says in words what it shows', () => {
     front(knot),
     /aria-label="Front view, tied: the blade tip should end 45 cm below the collar button \(±2\.5 cm\)\. Belt top 45 cm/,
   );
-  assert.match(front(knot, { stage: 'hung' }), /aria-label="Front view, before tying: the tail tip hangs 41\.5 cm/);
+  assert.match(front(knot, { stage: 'hung' }), /aria-label="Front view, before tying, snug at the button: the tail tip hangs 41\.5 cm/);
   assert.match(
     closeUp(knot),
     /aria-label="Close-up of collar and knot: Four-in-hand, 4\.\d cm wide .* covering \d+% .* semi-spread collar/,

@@ -89,12 +89,15 @@ const pictures: readonly Picture[] = [
     },
   },
   {
-    name: 'dark-room',
+    name: 'came-out-wrong',
     path: '/?stage=set',
     prepare: async (page) => {
-      await page.choose('Client', 'Bram');
-      await page.press('d');
-      await page.press('g');
+      await page.choose('Client', 'Tobiah');
+      await (await page.one('//*[@role="tab"][contains(., "came out wrong")]')).click();
+      await (await page.one('//label[contains(., "blade tip ended")]/following-sibling::input')).sendKeys('4.5');
+      await (await page.one('//label[normalize-space()="below it"]')).click();
+      await (await page.button('Keep this attempt')).click();
+      await page.one('//*[@data-testid="next-start"]');
     },
   },
   {

@@ -1,12 +1,9 @@
 import Joi from 'joi';
-import type { Attempt } from '../core/start/attempts.ts';
+import { type Attempt, mostAttempts } from '../core/start/attempts.ts';
 import { stateCodes } from '../core/start/reading.ts';
 import { canonicalMoves, longestMoves } from './knotMoves.ts';
 import { longestLine } from './records/kinds/kindOf.ts';
 import { worded } from './worded.ts';
-
-/** More tyings than anyone has the patience for. */
-export const mostAttempts = 20;
 
 const mm = (limit: number) => Joi.number().strict().min(-limit).max(limit).required();
 

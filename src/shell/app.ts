@@ -56,7 +56,7 @@ export function shellFor({ handler, filesIn, hosts, mostAMinute }: ShellOptions)
     rateLimit({
       windowMs: 60_000,
       limit: mostAMinute,
-      standardHeaders: 'draft-8',
+      standardHeaders: 'draft-7',
       legacyHeaders: false,
       message: problem('too-many', 'Too many requests at once. Wait a minute and try again; nothing was changed.'),
     }),

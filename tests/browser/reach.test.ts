@@ -153,15 +153,20 @@ test('the unit chosen at the fitting holds in the other views', async () => {
   await page.waitFor(async () => /Set at, in/.test(await page.body()), 'not inches');
 });
 
-test('the card to take home says the start, the moves in this view, and the cautions', async () => {
+test('the card to take home is drawn as it goes on paper: the start as it is read, the moves in this view, and the cautions', async () => {
   const { page, driver } = screen;
   await page.choose('Client', 'Tobiah');
-  const card = await driver.findElement(By.css('section[aria-hidden=true]'));
-  const text = String(await card.getAttribute('textContent'));
-  assert.match(text, /Set the tail tip at/);
+  const cards = () => driver.findElements(By.css('section[aria-hidden=true] h1'));
+  assert.equal((await cards()).length, 0, 'on paper only');
+  await driver.executeScript(`
+    addEventListener('beforeprint', () => { window.onPaper = document.querySelector('section[aria-hidden=true]')?.textContent; });`);
+  await driver.printPage({} as Parameters<typeof driver.printPage>[0]);
+  const text = await driver.executeScript<string>('return window.onPaper');
+  assert.match(text, /Ends crossed: set the tail tip at/);
+  assert.match(text, /fold the tail/);
   assert.match(text, /Left and right: facing the client, blade on the wearer’s right/);
   assert.match(text, /Never tighter than one finger’s room/);
-  assert.equal(await card.isDisplayed(), false, 'on paper only');
+  await page.waitFor(async () => (await cards()).length === 0, 'it stays once it was printed');
 });
 
 test('from each view one reaches the others, and sees where one is', async () => {

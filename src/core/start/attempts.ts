@@ -32,6 +32,9 @@ export interface Attempt {
   readonly noiseMm: number;
 }
 
+/** More tyings of one fitting than anyone has the patience for. */
+export const mostAttempts = 20;
+
 /** What was seen of a tying. */
 export type Seen = Pick<Attempt, 'moves' | 'tie' | 'tailMm' | 'state' | 'tipOffMm'> & Partial<Pick<Attempt, 'tailEndMm' | 'noiseMm'>>;
 

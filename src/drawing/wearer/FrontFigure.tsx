@@ -36,7 +36,8 @@ export function FrontFigure({ className, children, ...wearer }: FrontFigureProps
       {...(className === undefined ? {} : { className })}
     >
       <Wearer {...wearer} bottomMm={bottomMm} />
-      {stage === 'tied' ? <Tip {...wearer} /> : <Ends {...wearer} />}
+      <Landing {...wearer} />
+      {stage === 'hung' && <Ends {...wearer} />}
       <Landmarks {...wearer} />
       <Sides view={wearer.view} halfMm={halfMm} y={topMm} />
       {children}
@@ -53,8 +54,8 @@ function describe({ request, plan, stage, state = 'snug' }: Omit<WearerProps, 'b
     : `Front view, before tying, ${dressing.readsAt[state].label}: the tail tip hangs ${say(read.tailDropMm)} and the blade tip ${say(read.bladeDropMm)} below the collar button. ${belt}`;
 }
 
-/** The tolerance as a band, and the tip with how far it may miss. */
-function Tip({ request, plan }: Omit<WearerProps, 'bottomMm'>) {
+/** The tolerance as a band, and where the tip is to end, with how far it may miss; before tying only as a shadow of it. */
+function Landing({ request, plan, stage }: Omit<WearerProps, 'bottomMm'>) {
   const mmPerPx = useMmPerPx();
   const { aim, units } = request;
   const target = frontDropOf(request.client).meanMm + aim.offsetMm;
@@ -62,14 +63,21 @@ function Tip({ request, plan }: Omit<WearerProps, 'bottomMm'>) {
   const x = -buildOfClient(request.client).halfMm - 8;
   return (
     <g>
-      <rect x={-70} y={target - aim.aboveMm} width={140} height={Math.max(1, aim.aboveMm + aim.belowMm)} fill="#fff" fillOpacity="0.35" />
+      <rect
+        x={-70}
+        y={target - aim.aboveMm}
+        width={140}
+        height={Math.max(1, aim.aboveMm + aim.belowMm)}
+        fill="#fff"
+        fillOpacity={stage === 'tied' ? 0.35 : 0}
+      />
       <rect
         x={-70}
         y={target - aim.aboveMm}
         width={140}
         height={Math.max(1, aim.aboveMm + aim.belowMm)}
         fill={inkColour.set}
-        fillOpacity="0.16"
+        fillOpacity={stage === 'tied' ? 0.16 : 0.06}
         stroke={inkColour.set}
         strokeWidth={mmPerPx}
         strokeDasharray={`${4 * mmPerPx} ${3 * mmPerPx}`}

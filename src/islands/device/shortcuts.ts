@@ -12,7 +12,7 @@ export const shortcuts = {
   nextKnot: { keys: ['n'], plain: true, does: 'next knot in the ranking' },
   previousKnot: { keys: ['p'], plain: true, does: 'previous knot' },
   allKnots: { keys: ['a'], plain: true, does: 'named knots, or all of them' },
-  stage: { keys: ['h'], plain: true, does: 'tie hung, or tied' },
+  stage: { keys: ['h'], plain: true, does: 'tie open, crossed, snug' },
   view: { keys: ['v'], plain: true, does: 'facing the client, or the wearer’s mirror' },
   units: { keys: ['u'], plain: true, does: 'centimetres or inches' },
   nextStep: { keys: ['f'], plain: true, does: 'forward: the next move, while tying' },

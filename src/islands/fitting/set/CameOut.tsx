@@ -1,10 +1,9 @@
 import { useState } from 'react';
-import { mostAttempts } from '../../../contract/attempts.ts';
 import { landmarksOf } from '../../../core/body/landmarks.ts';
 import { type AimCode, aimCodes, aimOn, aims } from '../../../core/plan/aims.ts';
 import { dressing } from '../../../core/plan/habits.ts';
 import { plan as planFor } from '../../../core/plan/plan.ts';
-import { type Attempt, attemptOf, correctionAfter, knotsFromStart, rememberedNoiseMm } from '../../../core/start/attempts.ts';
+import { type Attempt, attemptOf, correctionAfter, knotsFromStart, mostAttempts, rememberedNoiseMm } from '../../../core/start/attempts.ts';
 import { hangOf } from '../../../core/start/hang.ts';
 import { type StateCode, tailFrom, tipIn } from '../../../core/start/reading.ts';
 import { formatLength, roughly } from '../../../core/units/length.ts';
@@ -22,15 +21,16 @@ interface CameOutProps {
   readonly state: StateCode;
   readonly seenMm: number | undefined;
   readonly onSeen: (mm: number | undefined) => void;
+  readonly tailEndMm: number | undefined;
+  readonly onTailEnd: (mm: number | undefined) => void;
   readonly onAgain: () => void;
 }
 
 /** The knot is tied and the tip is not where it should be: where it ended, and the start for the next attempt. */
-export function CameOut({ drawn, state, seenMm, onSeen, onAgain }: CameOutProps) {
+export function CameOut({ drawn, state, seenMm, onSeen, tailEndMm, onTailEnd, onAgain }: CameOutProps) {
   const { plan, request } = drawn;
   const { store, values, units } = useAsked();
   const [usedMm, setUsedMm] = useState<number>();
-  const [tailEndMm, setTailEndMm] = useState<number>();
   const { end } = plan.start.set;
   const toldMm = roughly(tipIn(plan.start.readings, state, end), units);
   const keep = (attempt: Attempt) => store.set('attempts', [...values.attempts, attempt].slice(-mostAttempts));
@@ -41,7 +41,7 @@ export function CameOut({ drawn, state, seenMm, onSeen, onAgain }: CameOutProps)
     keep(attemptOf(request, seen));
     onSeen(undefined);
     setUsedMm(undefined);
-    setTailEndMm(undefined);
+    onTailEnd(undefined);
   };
   return (
     <section aria-label="How it came out" className="space-y-2 py-2">
@@ -70,7 +70,7 @@ export function CameOut({ drawn, state, seenMm, onSeen, onAgain }: CameOutProps)
             units={units}
             onChange={setUsedMm}
           />
-          <PlainLength label="Tail tip ended, if seen" mm={tailEndMm} minMm={30} maxMm={1000} units={units} onChange={setTailEndMm} />
+          <PlainLength label="Tail tip ended, if seen" mm={tailEndMm} minMm={30} maxMm={1000} units={units} onChange={onTailEnd} />
         </div>
         <p className="flex flex-wrap items-center gap-x-3">
           <Button type="submit" disabled={seenMm === undefined}>

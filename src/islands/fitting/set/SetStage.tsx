@@ -20,6 +20,9 @@ import { StartReadout } from './StartReadout.tsx';
 import { TiedOn, useNeckTiedOn } from './TiedOn.tsx';
 import { TipHandle } from './TipHandle.tsx';
 
+/** The tail's handle stands beside the blade's, so that both can be taken, mm. */
+const tailAsideMm = 34;
+
 /** Height over width of the walk's strip. */
 const walkAspect = 0.24;
 
@@ -38,9 +41,12 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
   const [sheet, setSheet] = useState<SheetCode>('start');
   /** Where the tip is seen, against the belt top; until it is looked at, where it should be. */
   const [seenMm, setSeenMm] = useState<number>();
+  /** The same of the tail, below the collar button. */
+  const [tailEndMm, setTailEndMm] = useState<number>();
   const turnTo = (to: SheetCode) => {
     setSheet(to);
     setSeenMm(undefined);
+    setTailEndMm(undefined);
   };
   const turn = () => setState(stateCodes[(stateCodes.indexOf(state) + 1) % stateCodes.length] ?? 'open');
   useShortcuts({ stage: turn });
@@ -61,7 +67,17 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
       ),
     loops: () => <QuickMeasures drawn={drawn} />,
     pinch: () => <PinchCheck plan={plan} request={request} seenMm={seenMm} onSeen={setSeenMm} onUndo={() => turnTo('came-out')} />,
-    'came-out': () => <CameOut drawn={drawn} state={state} seenMm={seenMm} onSeen={setSeenMm} onAgain={() => turnTo('start')} />,
+    'came-out': () => (
+      <CameOut
+        drawn={drawn}
+        state={state}
+        seenMm={seenMm}
+        onSeen={setSeenMm}
+        tailEndMm={tailEndMm}
+        onTailEnd={setTailEndMm}
+        onAgain={() => turnTo('start')}
+      />
+    ),
   };
 
   return (
@@ -78,13 +94,25 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
           <ViewSwitch frame={frame} onView={setView} />
         </div>
         <FrontDrawn
-          drawn={isLooked ? landed(drawn, beltMm + tipMm) : { ...drawn, plan: read.plan }}
+          drawn={isLooked ? landed(drawn, beltMm + tipMm, tailEndMm) : { ...drawn, plan: read.plan }}
           stage={isLooked ? 'tied' : 'hung'}
           state={state}
           className="overflow-visible h-[30rem] lg:min-h-60"
         >
           {isLooked ? (
-            <TipHandle beltMm={beltMm} offMm={tipMm} units={request.units} onChange={setSeenMm} />
+            <>
+              <TipHandle label="Blade tip" x={0} beltMm={beltMm} offMm={tipMm} units={request.units} onChange={setSeenMm} />
+              {sheet === 'came-out' && plan.start.set.end === 'tail' && (
+                <TipHandle
+                  label="Tail tip"
+                  x={tailAsideMm}
+                  beltMm={beltMm}
+                  offMm={(tailEndMm ?? plan.tail.dropMm) - beltMm}
+                  units={request.units}
+                  onChange={(offMm) => setTailEndMm(beltMm + offMm)}
+                />
+              )}
+            </>
           ) : (
             <FrontDropHandle request={request} />
           )}
@@ -114,7 +142,8 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
 
 const lying = stateCodes.map((key) => ({ key, label: states[key].short }));
 
-/** The fitting with its tip where it was seen. */
-function landed(drawn: DrawnFitting, dropMm: number): DrawnFitting {
-  return { ...drawn, plan: { ...drawn.plan, tip: { ...drawn.plan.tip, dropMm } } };
+/** The fitting with its tips where they were seen. */
+function landed(drawn: DrawnFitting, dropMm: number, tailEndMm: number | undefined): DrawnFitting {
+  const { plan } = drawn;
+  return { ...drawn, plan: { ...plan, tip: { ...plan.tip, dropMm }, tail: { ...plan.tail, dropMm: tailEndMm ?? plan.tail.dropMm } } };
 }

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import type { KnotPlan, PlanRequest } from '../../../core/index.ts';
+import { cautions } from '../../../core/plan/habits.ts';
 import { readOn, type TiedOnCode, tiedOn, tiedOnCodes } from '../../../core/start/tiedOn.ts';
 import { formatLength } from '../../../core/units/length.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
@@ -24,7 +25,6 @@ export function useNeckTiedOn({ plan, request }: DrawnFitting): { readonly plan:
 export function TiedOn() {
   const { values, store, setView, studio, client, units } = useAsked();
   const { label: _, says, handedOver } = tiedOn[values.tiedOn];
-  const isSmallChild = client?.cautions.includes('small-child') ?? false;
   return (
     <div className="flex flex-wrap items-center gap-x-3 leading-snug">
       <label className="flex items-center gap-x-2">
@@ -47,7 +47,11 @@ export function TiedOn() {
       </label>
       <p className="min-w-0 grow basis-60 text-note text-soft">
         {says}
-        {isSmallChild && ' A small child: an elastic or breakaway tie is safer; never leave a child alone with a tied tie.'}
+        {client?.cautions.map((code) => (
+          <span key={code} className="block text-outside">
+            {cautions[code].says}
+          </span>
+        ))}
         {handedOver && values.tiedOn === 'ownNeck' && !studio.person?.neckMm && (
           <span className="text-outside">
             {' '}

@@ -6,6 +6,9 @@ import { againstBelt } from './startInWords.ts';
 export const seenRangeMm = { min: -350, max: 350 } as const;
 
 interface TipHandleProps {
+  readonly label: 'Blade tip' | 'Tail tip';
+  /** Beside the middle, to the viewer's right. */
+  readonly x: number;
   readonly beltMm: number;
   /** Where the tip is, against the belt top; lower is positive. */
   readonly offMm: number;
@@ -13,14 +16,14 @@ interface TipHandleProps {
   readonly onChange: (offMm: number) => void;
 }
 
-/** The blade's tip, dragged to where it is seen. */
-export function TipHandle({ beltMm, offMm, units, onChange }: TipHandleProps) {
+/** A tip, dragged to where it is seen. */
+export function TipHandle({ label, x, beltMm, offMm, units, onChange }: TipHandleProps) {
   return (
     <Handle
-      x={0}
+      x={x}
       y={beltMm + offMm}
       axis="y"
-      label="Blade tip"
+      label={label}
       valueMm={Math.round(offMm)}
       valueText={againstBelt(offMm, units)}
       minMm={seenRangeMm.min}

@@ -140,7 +140,7 @@ test('all that is set lives in the address: a reload loses neither it nor what c
 test('the stages are one path: each says what it has settled, the way back leads to the one before, and the moves go by keys', async () => {
   const { page, driver } = screen;
   await screen.startAfresh('Tobiah');
-  assert.match(await (await stage('Set')).getText(), /tail tip \d+(\.5)? cm, ends crossed/);
+  assert.match(await (await stage('Set')).getText(), /tail tip \d+(\.5)? cm, crossed/);
   await (await stage('Set')).click();
   await shows(/Set the tail tip at/);
   await says('stage', 'set');

@@ -60,19 +60,21 @@ export function calibrationFrom(lessons: readonly Lesson[], next: { readonly tie
     lessons.map(() => offsetMm ** 2),
     offsetMm ** 2,
   );
-  const tied = [...new Set(lessons.map((lesson) => lesson.knot))].map((moves) => {
-    const { takeUpMm } = lessons.findLast((lesson) => lesson.knot === moves) as Lesson;
+  // A knot whose blade hung at its length from the first says nothing of what knots take up.
+  const taking = lessons.filter(({ takeUpMm }) => takeUpMm > 0);
+  const tied = [...new Set(taking.map((lesson) => lesson.knot))].map((moves) => {
+    const { takeUpMm } = taking.findLast((lesson) => lesson.knot === moves) as Lesson;
     return { moves, takeUpMm, sumSd: sumSd(moves, takeUpMm) };
   });
   // The plan adds what it is told of both as if they were apart, so together they are told no wider than they are known.
   const offsetSd = Math.min(offset.sdMm, ...tied.map((each) => each.sumSd));
   const apart = (sumSdMm: number, takeUpMm: number) => Math.sqrt(Math.max(0, sumSdMm ** 2 - offsetSd ** 2)) / takeUpMm;
-  const usualTakeUp = lessons.reduce((sum, { takeUpMm }) => sum + takeUpMm, 0) / lessons.length;
+  const usualTakeUp = taking.reduce((sum, { takeUpMm }) => sum + takeUpMm, 0) / taking.length;
   const other = shareOf('');
   return {
     takeUp: {
       share: other.share,
-      sd: apart(sumSd('', usualTakeUp), usualTakeUp),
+      sd: taking.length > 0 ? apart(sumSd('', usualTakeUp), usualTakeUp) : other.sd,
       knots: Object.fromEntries(
         tied.map(({ moves, takeUpMm, sumSd: sd }) => [moves, { share: shareOf(moves).share, sd: apart(sd, takeUpMm) }]),
       ),

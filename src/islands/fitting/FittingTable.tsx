@@ -1,8 +1,7 @@
 import { Keyboard, Printer, Redo2, Search, Undo2 } from 'lucide-react';
 import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react';
 import { type KnotPlan, plan as planFor } from '../../core/index.ts';
-import { dressing } from '../../core/plan/habits.ts';
-import { setIn } from '../../core/start/reading.ts';
+import { setIn, states } from '../../core/start/reading.ts';
 import { formatLength, roughly } from '../../core/units/length.ts';
 import { viewLabels } from '../../drawing/geometry/view.ts';
 import { type PieceCode, pieces } from '../atHand/pieces.ts';
@@ -101,7 +100,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
   const settled: Readonly<Record<StageCode, ReactNode>> = {
     choose: titleOf(chosen),
     set: chosen.feasible
-      ? `${set.end} tip ${formatLength(roughly(setIn(chosen.start, state), units), units)}, ${dressing.readsAt[state].label}`
+      ? `${set.end} tip ${formatLength(roughly(setIn(chosen.start, state), units), units)}, ${states[state].short}`
       : 'won’t work',
     tie: `${chosen.properties.moves} moves, ${viewLabels[frame.view].name}`,
     check: saving.state.kind === 'saved' || asSaved ? 'saved' : 'not saved yet',
@@ -120,7 +119,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
           <nav aria-label="Views">
             <Places here="/" />
           </nav>
-          <div className="flex items-center gap-x-2 lg:max-xl:gap-x-1">
+          <div className="flex items-center gap-x-2 max-sm:flex-wrap lg:max-xl:gap-x-1">
             <WhoIsDressing />
             <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
             <span className="flex">

@@ -114,3 +114,17 @@ test('a start known to work moves every other start of this client, more in the 
   assert.ok(after('another').tip.sdMm < plain.tip.sdMm);
   assert.equal(learntFrom([], request, tie), request.calibration);
 });
+
+test('a knot whose blade hung at its length teaches of the hand alone, and nothing of what knots take up', () => {
+  const request = completeRequest({ ...question, search: { manner: 'narrow' } });
+  const [narrow] = plan(request).knots.filter((knot) => knot.feasible);
+  assert.ok(narrow);
+  const { moves, start } = narrow;
+  const attempts = [attemptOf(request, { moves, tie, tailMm: start.tailDropMm, state: 'snug', tipOffMm: 30 })];
+  const { takeUp, hand } = learntFrom(attempts, request, tie);
+  assert.ok(Math.abs(takeUp.share) < 1e-12);
+  assert.ok(Math.abs(takeUp.sd - request.calibration.takeUp.sd) < 1e-9);
+  assert.ok(hand.meanMm > 5);
+  const correction = correctionAfter(attempts, request);
+  assert.ok(correction && correction.byMm < -5 && correction.byMm >= -30, `${correction?.byMm}`);
+});

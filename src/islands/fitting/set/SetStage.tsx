@@ -1,24 +1,27 @@
-import { type ReactNode, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { frontDropOf } from '../../../core/body/frontDrop.ts';
 import { stateCodes, states } from '../../../core/start/reading.ts';
 import { Walk } from '../../../drawing/walk/Walk.tsx';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { useShortcuts } from '../../device/shortcuts.ts';
 import { TakeDrawing } from '../../seen/TakeDrawing.tsx';
+import { Loading } from '../../ui/Loading.tsx';
 import { ViewSwitch } from '../../ui/Moves.tsx';
 import { Switch } from '../../ui/Switch.tsx';
 import { Tabs } from '../../ui/Tabs.tsx';
 import type { DrawnFitting } from '../FittingDrawn.tsx';
 import { FrontDrawn } from '../FittingDrawn.tsx';
 import { FrontDropHandle, TieHandles } from '../handles.tsx';
-import { CameOut } from './CameOut.tsx';
 import { Cures } from './Cures.tsx';
-import { PinchCheck } from './PinchCheck.tsx';
-import { QuickMeasures } from './QuickMeasures.tsx';
 import { Size } from './Size.tsx';
 import { StartReadout } from './StartReadout.tsx';
 import { TiedOn, useNeckTiedOn } from './TiedOn.tsx';
 import { TipHandle } from './TipHandle.tsx';
+
+const opened = () => import('./sheets.ts');
+const CameOut = lazy(() => opened().then((each) => ({ default: each.CameOut })));
+const PinchCheck = lazy(() => opened().then((each) => ({ default: each.PinchCheck })));
+const QuickMeasures = lazy(() => opened().then((each) => ({ default: each.QuickMeasures })));
 
 /** The tail's handle stands beside the blade's, so that both can be taken, mm. */
 const tailAsideMm = 34;
@@ -97,7 +100,7 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
           drawn={isLooked ? landed(drawn, beltMm + tipMm, tailEndMm) : { ...drawn, plan: read.plan }}
           stage={isLooked ? 'tied' : 'hung'}
           state={state}
-          className="overflow-visible h-[30rem] lg:min-h-60"
+          className="h-[30rem] lg:min-h-60"
         >
           {isLooked ? (
             <>
@@ -123,7 +126,7 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
         <div className="flex min-h-0 flex-col">
           <TiedOn />
           <Tabs label="Setting the start" tabs={sheets} value={sheet} onChange={turnTo}>
-            {panels[sheet]()}
+            <Suspense fallback={<Loading />}>{panels[sheet]()}</Suspense>
           </Tabs>
         </div>
         <section aria-label="The tie along its length" className="max-lg:hidden">

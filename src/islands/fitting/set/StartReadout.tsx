@@ -32,7 +32,7 @@ export function StartReadout({ plan, request, state, attempts }: StartReadoutPro
   return (
     <section aria-label="Start" aria-live="polite">
       <Large told={large} units={units} />
-      <p className="text-lg leading-snug text-soft">
+      <p className="leading-snug text-soft">
         {startSeam(plan.properties)} Blade tip should end {tipSpan({ dropMm: plan.tip.dropMm, sdMm: large.tipSdMm }, units)} below the
         collar button (2 times in 3).
         {attempts.length > 0 && ` Starts from ${learntOf(attempts)}.`}

@@ -131,8 +131,8 @@ const calibrationSchema = worded(
       ...learntShare,
       knots: Joi.object().pattern(Joi.string().max(longestMoves), Joi.object(learntShare)).max(mostKnotsLearnt),
     }).required(),
-    hand: Joi.object({ meanMm: learnt(300), sdMm: sure(300) }).required(),
-    client: Joi.object({ meanMm: learnt(300), sdMm: sure(300).allow(null) }).required(),
+    hand: Joi.object({ meanMm: learnt(600), sdMm: sure(300) }).required(),
+    client: Joi.object({ meanMm: learnt(600), sdMm: sure(300).allow(null) }).required(),
   }),
   { '*': 'The calibration must hold take-up, hand and client, each with its mean and how sure it is.' },
 );

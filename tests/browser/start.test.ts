@@ -41,6 +41,7 @@ test('the same start, hanging open, crossed and snug, and in every way of tellin
 test('a fitting of three attempts by keyboard: each teaches the next, all are kept in order, and the last one lands', async () => {
   const { page, driver } = screen;
   await page.open('/?stage=set');
+  let tied: string | null = null;
   const told: number[] = [await figure('start')];
   for (const [i, ended] of ['6', '2', '1'].entries()) {
     // The sheet is walked to by its tabs, from whichever is open.
@@ -57,7 +58,12 @@ test('a fitting of three attempts by keyboard: each teaches the next, all are ke
       `attempt ${i + 1} is not kept`,
     );
     told.push(Number.parseFloat(await (await page.one('//*[@data-testid="next-start"]')).getText()));
+    if (i === 0) {
+      await page.waitFor(async () => (await driver.getCurrentUrl()).includes('attempts='), 'the address does not tell of it');
+      tied = new URL(await driver.getCurrentUrl()).searchParams.get('knot');
+    }
   }
+  assert.equal(new URL(await driver.getCurrentUrl()).searchParams.get('knot'), tied, 'the knot stays in hand');
   const [first = 0, second = 0, third = 0, last = 0] = told;
   assert.ok(second > first + 3, `6 cm too low: the tail goes down, ${first} to ${second}`);
   assert.ok(third > second, `still too low: ${second} to ${third}`);

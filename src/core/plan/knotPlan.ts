@@ -60,7 +60,8 @@ export interface KnotPlan {
     readonly landmarks: readonly NearLandmark[];
     /** For the blade's tip, by those who place that one. */
     readonly bladeLandmark: NearLandmark;
-    readonly readings: Readings;
+    /** The start in each state, and how far the blade's tip may miss where it is read there; older answers don't say. */
+    readonly readings: Readings & { readonly tipSdMm?: Readonly<Record<keyof Readings, number>> };
   };
   readonly tip: Landing;
   readonly tail: TailOutcome;

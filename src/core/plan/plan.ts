@@ -12,7 +12,8 @@ import { knotsInManner, mannerCodes } from '../knot/manners.ts';
 import { parseKnot } from '../knot/parse.ts';
 import { type KnotProperties, knotProperties } from '../knot/properties.ts';
 import { type Step, stepsOf } from '../knot/steps.ts';
-import { hangingIn, hangOf } from '../start/hang.ts';
+import { type Hang, hangingIn, hangOf } from '../start/hang.ts';
+import { tipSdsOf } from '../start/reading.ts';
 import { bandWidth } from '../tie/width.ts';
 import { gripNeeded } from '../tying/grip.ts';
 import { type Hanging, readingsOf } from '../tying/readings.ts';
@@ -145,6 +146,7 @@ type Unranked = Omit<KnotPlan, 'rank'>;
 interface Setting {
   readonly request: PlanRequest;
   readonly loopMm: number;
+  readonly hang: Hang;
   readonly hanging: Hanging;
   readonly drop: FrontDrop;
   readonly collarClass: CollarClass;
@@ -156,10 +158,12 @@ interface Setting {
 function settingOf(request: PlanRequest): Setting {
   const { client, shirt, units } = request;
   const loopMm = client.neckMm + shirt.collarAllowanceMm;
+  const hang = hangOf(request);
   return {
     request,
     loopMm,
-    hanging: hangingIn(hangOf(request)),
+    hang,
+    hanging: hangingIn(hang),
     drop: frontDropOf(client),
     collarClass: classOf(shirt),
     landmarks: landmarksOf(client, shirt.buttonsMm),
@@ -169,7 +173,7 @@ function settingOf(request: PlanRequest): Setting {
 }
 
 function judge({ word, code, title, winding, stance, properties, steps }: Candidate, setting: Setting): Unranked {
-  const { request, loopMm, hanging, drop, collarClass, say } = setting;
+  const { request, loopMm, hang, hanging, drop, collarClass, say } = setting;
   const { client, shirt, tie, aim } = request;
   const calibration = calibrationOf(request.calibration, word);
   const aimedMm = drop.meanMm + aim.offsetMm;
@@ -228,7 +232,7 @@ function judge({ word, code, title, winding, stance, properties, steps }: Candid
         .map((landmark) => near(landmark, set.dropMm))
         .sort((a, b) => Math.abs(a.offsetMm) - Math.abs(b.offsetMm)),
       bladeLandmark: near(setting.fingertip, bladeDropMm),
-      readings: readingsOf(tailMm, hanging),
+      readings: { ...readingsOf(tailMm, hanging), tipSdMm: tipSdsOf(hang, set.end, landing.sdMm) },
     },
     tip: landing,
     tail,

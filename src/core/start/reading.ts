@@ -69,6 +69,19 @@ export function differenceSd(state: StateCode, { crossed }: Hang): number {
 /** The same where the mark is held to the button. */
 export const markSdMm = heldSdMm;
 
+/** How far the blade's tip may miss where a start is read in each state at the end that is set, by the difference, by the mark. */
+export function tipSdsOf(hang: Hang, end: End, tipSdMm: number): Readonly<Record<keyof Readings, number>> {
+  const gain = end === 'tail' ? usualGain : 1;
+  const of = (sdMm: number) => Math.hypot(tipSdMm, gain * sdMm);
+  return {
+    open: of(readingSd('open', end, hang)),
+    crossed: of(readingSd('crossed', end, hang)),
+    snug: of(readingSd('snug', end, hang)),
+    differenceMm: of(differenceSd('open', hang)),
+    markMm: of(markSdMm),
+  };
+}
+
 /** By how much the blade's tip moves for a millimetre of the start: not at all more where it is the blade that is set. */
 export function gainOf({ start }: Pick<KnotPlan, 'start'>): number {
   return start.set.end === 'tail' ? usualGain : 1;

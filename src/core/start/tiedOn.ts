@@ -3,6 +3,7 @@ import type { KnotPlan } from '../plan/knotPlan.ts';
 import type { PlanRequest } from '../plan/request.ts';
 import { readingsOf } from '../tying/readings.ts';
 import { hangingIn, hangOf } from './hang.ts';
+import { tipSdsOf } from './reading.ts';
 
 interface TiedOn {
   readonly label: string;
@@ -72,6 +73,7 @@ export function readOn(plan: KnotPlan, request: PlanRequest, other: OtherNeck): 
   };
   const tailDropMm = plan.start.tailDropMm + client.neckMm - other.neckMm;
   const { bladeDropMm, set } = plan.start;
+  const hang = hangOf(onOther);
   return {
     request: onOther,
     plan: {
@@ -81,7 +83,7 @@ export function readOn(plan: KnotPlan, request: PlanRequest, other: OtherNeck): 
         set: set.end === 'tail' ? { end: 'tail', dropMm: tailDropMm } : set,
         tailDropMm,
         differenceMm: bladeDropMm - tailDropMm,
-        readings: readingsOf(tailDropMm, hangingIn(hangOf(onOther))),
+        readings: { ...readingsOf(tailDropMm, hangingIn(hang)), tipSdMm: tipSdsOf(hang, set.end, plan.tip.sdMm) },
       },
     },
   };

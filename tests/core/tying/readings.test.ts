@@ -43,7 +43,11 @@ test('in every state all of the tie is somewhere, and the readings differ by the
 test('the plan reads its starts by what was measured of the loops, or by the priors', () => {
   const [prior] = plan(question).knots;
   const asked = { lengthMm: 1470, loopMm: 420, openLoopMm: openLoopOf(420).meanMm, crossedLoopMm: crossedLoopOf(420, 0).meanMm, gapMm: 0 };
-  assert.deepEqual(prior?.start.readings, readingsOf(prior!.start.tailDropMm, asked));
+  const { tipSdMm, ...readings } = prior!.start.readings;
+  assert.deepEqual(readings, readingsOf(prior!.start.tailDropMm, asked));
+  near(tipSdMm!.open, Math.hypot(prior!.tip.sdMm, 1.2 * (Math.hypot(20, 25) / 2)), 1e-9, 'read open');
+  near(tipSdMm!.crossed, Math.hypot(prior!.tip.sdMm, 1.2 * 20), 1e-9, 'read crossed');
+  near(tipSdMm!.markMm, Math.hypot(prior!.tip.sdMm, 1.2 * 5), 1e-9, 'by the mark');
   const client = { ...question.client, openLoopMm: 330, crossedLoopMm: 450, crossingGapMm: 20 };
   const [measured] = plan({ ...question, client }).knots;
   assert.deepEqual(

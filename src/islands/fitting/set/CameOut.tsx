@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import { landmarksOf } from '../../../core/body/landmarks.ts';
+import { knotTitle } from '../../../core/knot/code.ts';
+import { parseKnot } from '../../../core/knot/parse.ts';
 import { type AimCode, aimCodes, aimOn, aims } from '../../../core/plan/aims.ts';
 import { dressing } from '../../../core/plan/habits.ts';
 import { plan as planFor } from '../../../core/plan/plan.ts';
@@ -33,7 +35,9 @@ export function CameOut({ drawn, state, seenMm, onSeen, tailEndMm, onTailEnd, on
   const [usedMm, setUsedMm] = useState<number>();
   const { end } = plan.start.set;
   const toldMm = roughly(tipIn(plan.start.readings, state, end), units);
-  const keep = (attempt: Attempt) => store.set('attempts', [...values.attempts, attempt].slice(-mostAttempts));
+  /** The knot stays in hand, whatever is the best match once something was learnt. */
+  const keep = (attempt: Attempt) =>
+    store.change((now) => ({ ...now, knot: attempt.moves, attempts: [...now.attempts, attempt].slice(-mostAttempts) }));
   const keepSeen = () => {
     if (seenMm === undefined) return;
     const tailMm = tailFrom(state, end, usedMm ?? toldMm, hangOf(request));
@@ -79,14 +83,14 @@ export function CameOut({ drawn, state, seenMm, onSeen, tailEndMm, onTailEnd, on
           {seenMm === undefined && <span className="text-soft">Enter where the tip ended, or drag it on the drawing.</span>}
         </p>
       </form>
-      <Corrected drawn={drawn} state={state} onAgain={onAgain} />
+      <Corrected state={state} onAgain={onAgain} />
       <AlreadyWorks drawn={drawn} state={state} onKeep={keep} />
     </section>
   );
 }
 
 /** What follows from the attempts so far: the next start beside the rule of thumb, and what could be tied as the tie hangs. */
-function Corrected({ drawn, state, onAgain }: Pick<CameOutProps, 'drawn' | 'state' | 'onAgain'>) {
+function Corrected({ state, onAgain }: Pick<CameOutProps, 'state' | 'onAgain'>) {
   const { store, values, request, question, units } = useAsked();
   const titleOf = useKnotTitle();
   const { attempts } = values;
@@ -137,7 +141,7 @@ function Corrected({ drawn, state, onAgain }: Pick<CameOutProps, 'drawn' | 'stat
           // biome-ignore lint/suspicious/noArrayIndexKey: the attempts are told by their order.
           <li key={at} className="flex items-center justify-between border-b border-faint">
             <span>
-              {at + 1}. {titleOf({ moves: attempt.moves, title: attempt.moves === drawn.plan.moves ? drawn.plan.title : attempt.moves })}:{' '}
+              {at + 1}. {titleOf({ moves: attempt.moves, title: knotTitle(parseKnot(attempt.moves)) })}:{' '}
               {attempt.noiseMm >= rememberedNoiseMm ? 'known to end ' : 'ended '}
               {againstBelt(attempt.tipOffMm, units)}
             </span>

@@ -20,7 +20,7 @@ const belowBeltMm = 130;
 /** The foot of the picture moves by whole steps, so that the figure doesn't grow or shrink under a hand that drags. */
 const footStepMm = 60;
 /** The body stands between its landmarks on the left and its measures on the right. */
-const besideMm = { left: 136, right: 90 } as const;
+const besideMm = { left: 150, right: 90 } as const;
 
 /** The whole front, chin to below the belt, with the tape, the landmarks, and where the tip falls. */
 export function FrontFigure({ className, children, ...wearer }: FrontFigureProps) {

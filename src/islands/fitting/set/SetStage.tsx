@@ -129,15 +129,17 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
             <Suspense fallback={<Loading />}>{panels[sheet]()}</Suspense>
           </Tabs>
         </div>
-        <section aria-label="The tie along its length" className="max-lg:hidden">
-          <Walk id="walk" request={request} plan={plan} cloth={colours.cloth} aspect={walkAspect} className="w-full">
-            <TieHandles request={request} />
-          </Walk>
-          <p className="flex flex-wrap gap-x-8">
-            <TakeDrawing within="Front" name="Front" />
-            <TakeDrawing within="The tie along its length" name="Tie" />
-          </p>
-        </section>
+        {sheet === 'start' && (
+          <section aria-label="The tie along its length" className="max-lg:hidden">
+            <Walk id="walk" request={request} plan={plan} cloth={colours.cloth} aspect={walkAspect} className="w-full">
+              <TieHandles request={request} />
+            </Walk>
+            <p className="flex flex-wrap gap-x-8">
+              <TakeDrawing within="Front" name="Front" />
+              <TakeDrawing within="The tie along its length" name="Tie" />
+            </p>
+          </section>
+        )}
       </div>
     </main>
   );

@@ -1,13 +1,12 @@
 import { fork } from 'node:child_process';
 import { once } from 'node:events';
 import { join } from 'node:path';
-import { Bench } from 'tinybench';
 import { planFor } from '../../src/server/planFor.ts';
 import { buildIfNeeded } from '../machine/build.ts';
 import { freePort, loopback } from '../machine/ports.ts';
 import { startWebServer } from '../machine/webServer.ts';
 import { question } from './question.ts';
-import { median, report } from './report.ts';
+import { report } from './report.ts';
 
 /**
  * The planning endpoint against one that returns the same bytes without working anything out, behind the same server in
@@ -24,6 +23,9 @@ export async function benchPlanEndpoint(): Promise<void> {
   }
 }
 
+const warmUp = 400;
+const rounds = 1200;
+
 async function against(address: string, knots: 'named' | 'all'): Promise<void> {
   const asked = { ...question, search: { knots } };
   const body = JSON.stringify(asked);
@@ -38,13 +40,17 @@ async function against(address: string, knots: 'named' | 'all'): Promise<void> {
       const headers = { 'content-type': 'application/json', 'accept-encoding': 'identity' };
       await (await fetch(url, { method: 'POST', headers, body })).arrayBuffer();
     };
-    const bench = new Bench({ time: 3000, warmupTime: 1000 });
-    bench
-      .add('server', () => ask(`http://${loopback}:${bareServer}/`))
-      .add('endpoint', () => ask(`http://${loopback}:${bareEndpoint}/api/bare`))
-      .add('plan', () => ask(`${address}/api/plan`));
-    await bench.run();
-    const [serverMs = 0, endpointMs = 0, planMs = 0] = bench.tasks.map(median);
+    const urls = [`http://${loopback}:${bareServer}/`, `http://${loopback}:${bareEndpoint}/api/bare`, `${address}/api/plan`];
+    // In turn, so that whatever else the machine does weighs on all of them alike.
+    const took = urls.map((): number[] => []);
+    for (let round = 0; round < warmUp + rounds; round++) {
+      for (const [i, url] of urls.entries()) {
+        const from = performance.now();
+        await ask(url);
+        if (round >= warmUp) took[i]?.push(performance.now() - from);
+      }
+    }
+    const [serverMs = 0, endpointMs = 0, planMs = 0] = took.map((each) => each.toSorted((x, y) => x - y)[rounds / 2]);
     report([
       [`bare server, same bytes, ${knots}`, `${serverMs.toFixed(2)} ms`, `${(answer.length / 1024).toFixed(0)} kB`],
       [`bare endpoint, same bytes, ${knots}`, `${endpointMs.toFixed(2)} ms`, `${(endpointMs / serverMs).toFixed(1)} × the bare server`],

@@ -28,7 +28,7 @@ test('a knot’s page shows it tied in cloth on its collar, turned by the keys, 
   await page.waitFor(finer, 'once it rests it was not drawn in finer pixels');
   assert.ok((await pictured()) > 300);
   await shows(/Simulated in this tie|Tying this tie/);
-  await driver.wait(async () => /Simulated in this tie/.test(await page.body()), 60_000, 'never tied');
+  await driver.wait(async () => /Simulated in this tie/.test(await page.body()), 150_000, 'never tied');
   await page.open('/knots/3.1');
   await driver.wait(async () => /Simulated in this tie/.test(await page.body()), 5_000, 'what was tied before was not kept');
 });
@@ -44,10 +44,10 @@ test('the dimple is laid as the client likes it, or as is asked for here; where 
   assert.equal(await laid(), 'slightly off-centre');
   await (await page.one('//label[normalize-space()="two"]')).click();
   await page.waitFor(async () => (await laid()) === 'two', 'no other dimple was chosen');
-  await driver.wait(async () => /Simulated in this tie/.test(await page.body()), 60_000, 'never tied with two');
+  await driver.wait(async () => /Simulated in this tie/.test(await page.body()), 150_000, 'never tied with two');
   await (await page.one('//label[normalize-space()="none"]')).click();
   await shows(/Shown with the dimple before, for now\. Tying this tie/);
-  await driver.wait(async () => /Simulated in this tie/.test(await page.body()), 60_000, 'never tied without one');
+  await driver.wait(async () => /Simulated in this tie/.test(await page.body()), 150_000, 'never tied without one');
   await page.open('/knots/o4.3');
   await page.one('//canvas[@role="slider"]');
   assert.equal((await driver.findElements(By.xpath('//legend[normalize-space()="Dimple"]'))).length, 0);
@@ -59,7 +59,7 @@ test('tying this very tie can be stopped and asked for again', async () => {
   await (await page.button('Stop')).click();
   await shows(/Shown in a usual tie/);
   await (await page.button('Tie it in this tie')).click();
-  await driver.wait(async () => /Simulated in this tie/.test(await page.body()), 90_000, 'never tied');
+  await driver.wait(async () => /Simulated in this tie/.test(await page.body()), 150_000, 'never tied');
 });
 
 test('where the browser draws no light and shadow the cloth is painted all the same, and can be turned', async () => {

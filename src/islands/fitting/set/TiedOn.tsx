@@ -64,6 +64,9 @@ export function TiedOn() {
             to read it on your neck.
           </span>
         )}
+        {values.tiedOn === 'ownNeck' &&
+          studio.person?.neckMm &&
+          ` The start is read on ${studio.person.name}’s neck; the body drawn, and the tie along its length, are the client’s.`}
         {values.tiedOn === 'stand' && ` Read on a stand with a neck of ${formatLength(standNeckMm, units)}.`}
       </p>
     </div>

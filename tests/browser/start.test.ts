@@ -136,3 +136,20 @@ test('a knot that won’t work: what would make it work is one press away, and c
   await (await driver.findElement(By.css('[aria-label^="Undo"]'))).click();
   await page.one('//ol[@aria-label="What would make it work"]');
 });
+
+test('tied on a stand and handed over: the tail takes up what the necks differ by, and the blade hangs alike', async () => {
+  const { page } = screen;
+  await page.open('/?stage=set');
+  const tips = async () => {
+    const body = await page.body();
+    const at = (end: string) => Number(new RegExp(`${end} tip ([\\d.]+) cm below the collar button`, 'i').exec(body)?.[1]);
+    return { tail: at('tail'), blade: at('blade') };
+  };
+  const own = await tips();
+  const select = await page.one('//label[span[.="Tied"]]/select');
+  await (await select.findElement(By.css('option[value="stand"]'))).click();
+  const neck = await page.one('//label[.="Around the stand’s neck"]/following-sibling::input');
+  await neck.sendKeys('30');
+  await page.waitFor(async () => (await tips()).tail > own.tail + 2, 'the tail is where it was');
+  assert.equal((await tips()).blade, own.blade);
+});

@@ -29,6 +29,9 @@ export function QuickMeasures({ drawn: { plan, request } }: { readonly drawn: Dr
     `Read ${state === 'open' ? 'hanging open' : 'with the ends crossed'}: ±${formatLength(miss(readingSd(state, 'tail', hangOf(request))), units)} becomes ±${formatLength(miss(readingSd(state, 'tail', withLoops(loops))), units)}.`;
   const drop = frontDropOf(request.client);
   const taped = planKnot({ ...request, client: { ...request.client, frontDropMm: drop.meanMm, frontDropHow: 'tape' } }, plan.moves);
+  // With the collar known, what is left of the client's doubt is the front drop's own.
+  const known = { ...request.calibration, client: { ...request.calibration.client, sdMm: drop.sdMm } };
+  const collared = planKnot({ ...request, calibration: known }, plan.moves);
   const open = levelMm === undefined ? undefined : openLoopFrom(lengthMm, levelMm);
   const crossed = tailMm === undefined || bladeMm === undefined ? undefined : crossedLoopFrom(lengthMm, tailMm, bladeMm, crossingGapMm);
   const take = (key: 'openLoopMm' | 'crossedLoopMm', mm: number) => store.set(`question.client.${key}`, Math.round(mm));
@@ -94,6 +97,15 @@ export function QuickMeasures({ drawn: { plan, request } }: { readonly drawn: Dr
             : `from the collar button to the belt: ±${formatLength(plan.tip.sdMm, units)} becomes ±${formatLength(taped.tip.sdMm, units)}. Drag the blue handle, or enter it under Choose.`}
         </span>
       </p>
+      {values.question.client.neckMm === null && (
+        <p className="py-2 leading-snug">
+          <b className="font-medium">The collar</b>{' '}
+          <span className="text-soft">
+            was never measured: the size in the shirt is enough. ±{formatLength(plan.tip.sdMm, units)} becomes ±
+            {formatLength(collared.tip.sdMm, units)}. Enter it under Choose.
+          </span>
+        </p>
+      )}
     </section>
   );
 }

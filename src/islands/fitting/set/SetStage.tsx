@@ -15,7 +15,7 @@ import { FrontDropHandle, TieHandles } from '../handles.tsx';
 import { Cures } from './Cures.tsx';
 import { Size } from './Size.tsx';
 import { StartReadout } from './StartReadout.tsx';
-import { TiedOn, useNeckTiedOn } from './TiedOn.tsx';
+import { TiedOn, useNeckTiedOn, usualStandNeckMm } from './TiedOn.tsx';
 import { TipHandle } from './TipHandle.tsx';
 
 const opened = () => import('./sheets.ts');
@@ -53,7 +53,8 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
   };
   const turn = () => setState(stateCodes[(stateCodes.indexOf(state) + 1) % stateCodes.length] ?? 'open');
   useShortcuts({ stage: turn });
-  const read = useNeckTiedOn(drawn);
+  const [standNeckMm, setStandNeckMm] = useState<number>();
+  const read = useNeckTiedOn(drawn, standNeckMm ?? usualStandNeckMm);
   const beltMm = frontDropOf(request.client).meanMm;
   const isLooked = sheet === 'pinch' || sheet === 'came-out';
   const tipMm = seenMm ?? request.aim.offsetMm;
@@ -124,7 +125,7 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
       </section>
       <div className="flex min-h-0 flex-col justify-between gap-y-2 max-md:order-first">
         <div className="flex min-h-0 flex-col">
-          <TiedOn />
+          <TiedOn standNeckMm={standNeckMm} onStandNeck={setStandNeckMm} />
           <Tabs label="Setting the start" tabs={sheets} value={sheet} onChange={turnTo}>
             <Suspense fallback={<Loading />}>{panels[sheet]()}</Suspense>
           </Tabs>

@@ -1,28 +1,37 @@
 import { useMemo } from 'react';
 import type { KnotPlan, PlanRequest } from '../../../core/index.ts';
+import { measures } from '../../../core/measures/measures.ts';
 import { cautions } from '../../../core/plan/habits.ts';
 import { readOn, type TiedOnCode, tiedOn, tiedOnCodes } from '../../../core/start/tiedOn.ts';
-import { formatLength } from '../../../core/units/length.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { Link } from '../../ui/Button.tsx';
 import type { DrawnFitting } from '../FittingDrawn.tsx';
+import { PlainLength } from './PlainLength.tsx';
 
-/** A stand's neck, where nobody measured it: about a medium collar. */
-const standNeckMm = 390;
+/** A stand's neck before it was measured: about a medium collar. */
+export const usualStandNeckMm = 390;
 
 /** The start as it is read on the neck the knot is tied on: the client's, or whose it is handed over from. */
-export function useNeckTiedOn({ plan, request }: DrawnFitting): { readonly plan: KnotPlan; readonly request: PlanRequest } {
+export function useNeckTiedOn(
+  { plan, request }: DrawnFitting,
+  standNeckMm: number,
+): { readonly plan: KnotPlan; readonly request: PlanRequest } {
   const { values, studio } = useAsked();
   const person = studio.person;
   return useMemo(() => {
     if (values.tiedOn === 'ownNeck' && person?.neckMm) return readOn(plan, request, { neckMm: person.neckMm, heightMm: person.heightMm });
     if (values.tiedOn === 'stand') return readOn(plan, request, { neckMm: standNeckMm, heightMm: null });
     return { plan, request };
-  }, [plan, request, values.tiedOn, person]);
+  }, [plan, request, values.tiedOn, person, standNeckMm]);
+}
+
+interface TiedOnProps {
+  readonly standNeckMm: number | undefined;
+  readonly onStandNeck: (mm: number | undefined) => void;
 }
 
 /** On whom the knot is tied, and what is then to be minded. */
-export function TiedOn() {
+export function TiedOn({ standNeckMm, onStandNeck }: TiedOnProps) {
   const { values, store, setView, studio, client, units } = useAsked();
   const { label: _, says, handedOver } = tiedOn[values.tiedOn];
   return (
@@ -67,8 +76,18 @@ export function TiedOn() {
         {values.tiedOn === 'ownNeck' &&
           studio.person?.neckMm &&
           ` The start is read on ${studio.person.name}’s neck; the body drawn, and the tie along its length, are the client’s.`}
-        {values.tiedOn === 'stand' && ` Read on a stand with a neck of ${formatLength(standNeckMm, units)}.`}
       </p>
+      {values.tiedOn === 'stand' && (
+        <PlainLength
+          label="Around the stand’s neck"
+          mm={standNeckMm}
+          expectedMm={usualStandNeckMm}
+          minMm={measures.client.neckMm.minMm}
+          maxMm={measures.client.neckMm.maxMm}
+          units={units}
+          onChange={onStandNeck}
+        />
+      )}
     </div>
   );
 }

@@ -58,6 +58,8 @@ test('a fitting of three attempts by keyboard: each teaches the next, all are ke
       `attempt ${i + 1} is not kept`,
     );
     told.push(Number.parseFloat(await (await page.one('//*[@data-testid="next-start"]')).getText()));
+    const [, set] = /tail tip ([\d.]+) cm, crossed/.exec(await page.body()) ?? [];
+    assert.equal(Number(set), told.at(-1), 'the start told next is the start that is then set');
     if (i === 0) {
       await page.waitFor(async () => (await driver.getCurrentUrl()).includes('attempts='), 'the address does not tell of it');
       tied = new URL(await driver.getCurrentUrl()).searchParams.get('knot');

@@ -57,7 +57,7 @@ test('what was learnt of one client is not another’s, and who ties follows the
 
 test('a tying moves the next start in this tie, and less in another; without one nothing changes', () => {
   const asked = { question, request };
-  assert.equal(withLessons(asked, [], tieNamed(fresh)), asked);
+  assert.deepEqual(withLessons(asked, [], tieNamed(fresh)), asked);
   const start = (named: string) => {
     const learnt = withLessons(asked, [low], named).question;
     assert.ok(learnt);

@@ -60,6 +60,12 @@ export interface Tolerance {
   readonly belowMm: number;
 }
 
+/** The same around the place a knot's own tip is planned for, which ends that come out level move within it. */
+export function toleranceAround(tip: Pick<Landing, 'dropMm'>, drop: FrontDrop, aim: Tolerance & { readonly offsetMm: number }): Tolerance {
+  const offMm = tip.dropMm - drop.meanMm - aim.offsetMm;
+  return { aboveMm: aim.aboveMm + offMm, belowMm: aim.belowMm - offMm };
+}
+
 /** How often a tip that may miss by so much ends within tolerance; `offMm` lower than aimed at on average. */
 export function inBand(sdMm: number, { aboveMm, belowMm }: Tolerance, offMm = 0): number {
   return normalCdf((belowMm - offMm) / sdMm) - normalCdf((-aboveMm - offMm) / sdMm);

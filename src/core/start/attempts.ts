@@ -92,7 +92,7 @@ export function correctionAfter(attempts: readonly Attempt[], request: PlanReque
   const last = attempts.at(-1);
   if (!last) return undefined;
   const next = planKnot({ ...request, calibration: learntFrom(attempts, request, last.tie) }, last.moves);
-  const offMm = last.tipOffMm - request.aim.offsetMm;
+  const offMm = last.tipOffMm - (next.tip.dropMm - frontDropOf(request.client).meanMm);
   const tail = next.start.tailDropMm - last.tailMm;
   const isTail = next.start.set.end === 'tail';
   const thumbMm = isTail ? offMm : -offMm;

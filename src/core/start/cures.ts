@@ -1,3 +1,4 @@
+import type { Calibration } from '../fitbook/calibration.ts';
 import { editDistance } from '../knot/editDistance.ts';
 import { parseKnot } from '../knot/parse.ts';
 import { type AimCode, aimCodes, aimOn, aims } from '../plan/aims.ts';
@@ -26,6 +27,8 @@ export interface Cure {
 /** What may be reached for besides the outfit at hand. */
 export interface AtReach {
   readonly ties: readonly (Tie & { readonly id: string; readonly label: string })[];
+  /** What is known of the client and hand in a tie that was not tied yet; as of the tie at hand unless said otherwise. */
+  readonly calibration?: Calibration | undefined;
   /** Where a regulation or a house says where the tip ends, no other aim is offered. */
   readonly aimIsFixed: boolean;
 }
@@ -43,13 +46,13 @@ const mostOfAKind = 3;
  * turn among them, another aim, the jacket buttoned, a waistcoat, another tie of the wardrobe. Each is planned anew, and
  * only what works is offered.
  */
-export function curesFor(question: PlanQuestion, moves: string, { ties, aimIsFixed }: AtReach): Cure[] {
+export function curesFor(question: PlanQuestion, moves: string, { ties, calibration, aimIsFixed }: AtReach): Cure[] {
   const request = completeRequest(question);
   return [
     ...otherKnots(request, moves),
     ...(aimIsFixed ? [] : otherAims(request, moves)),
     ...underCloth(request, moves),
-    ...otherTies(request, moves, ties),
+    ...otherTies({ ...request, calibration: calibration ?? request.calibration }, moves, ties),
   ].toSorted((a, b) => a.felt - b.felt);
 }
 

@@ -52,6 +52,11 @@ export interface OtherNeck {
   readonly heightMm: number | null;
 }
 
+/** A tail read snug on another neck, as it is on the client's: the loops differ by as much as the necks do. */
+export function tailOnClient(tailMm: number, request: PlanRequest, onOther: PlanRequest): number {
+  return tailMm + onOther.client.neckMm - request.client.neckMm;
+}
+
 /**
  * A start for a client, as it is read on another neck before the knot is handed over. Drawing the loop up afterwards moves
  * cloth through the knot on the tail's side only, so the blade hangs alike on both, and the tail takes up what the loops

@@ -1,7 +1,7 @@
 import { fingertipsOf, type Landmark, landmarksOf } from '../body/landmarks.ts';
 import { type DressingHabits, dressing } from '../plan/habits.ts';
 import type { KnotPlan } from '../plan/knotPlan.ts';
-import { inBand } from '../plan/landing.ts';
+import { inBand, type Tolerance } from '../plan/landing.ts';
 import type { PlanRequest } from '../plan/request.ts';
 import { type Hang, hangOf } from './hang.ts';
 import { differenceIn, differenceSd, type End, gainOf, markSdMm, readingSd, type StateCode, tipIn } from './reading.ts';
@@ -35,6 +35,8 @@ export interface Told {
   readonly plan: KnotPlan;
   readonly request: PlanRequest;
   readonly state: StateCode;
+  /** What is right around the planned tip; the aim's own unless said otherwise. */
+  readonly tolerance?: Tolerance;
   /** Whether what is not known of the loops was learnt with the fitting's attempts, read in the same state. */
   readonly readingLearnt?: boolean;
 }
@@ -43,13 +45,13 @@ export interface Told {
  * One start in every way there is to tell it in a state of the tie, the surest first. A landmark adds what is not known
  * of itself; a button within reach is sewn on and goes before a guessed rib.
  */
-export function waysToTell({ plan, request, state, readingLearnt = false }: Told): ToldStart[] {
+export function waysToTell({ plan, request, state, tolerance = request.aim, readingLearnt = false }: Told): ToldStart[] {
   const hang = hangOf(request);
   const gain = gainOf(plan);
   const { set, readings } = plan.start;
   const sure = (sdMm: number) => {
     const tipSdMm = Math.hypot(plan.tip.sdMm, gain * sdMm);
-    return { tipSdMm, inBandProbability: inBand(tipSdMm, request.aim) };
+    return { tipSdMm, inBandProbability: inBand(tipSdMm, tolerance) };
   };
   const loops = (end: End) => (readingLearnt ? 0 : readingSd(state, end, hang));
   const at = (end: End) => tipIn(readings, state, end);

@@ -83,7 +83,12 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
   const { blade } = values.question.client;
   const frame = useMemo((): Frame => ({ view: preferences.view, blade }), [preferences.view, blade]);
   const asked = useQuestion(values.question, units, () => freshAtHand(wardrobe).question);
-  const questioned = useMemo(() => withLessons(asked, values.attempts, tieNamed(values)), [asked, values]);
+  const { question, request } = asked;
+  const untaught = useMemo(() => question && request && { question, request }, [question, request]);
+  const { attempts } = values;
+  const tie = tieNamed(values);
+  const taught = useMemo(() => untaught && withLessons(untaught, attempts, tie), [untaught, attempts, tie]);
+  const questioned = { ...asked, ...taught };
 
   if (theirs.isError) return <StartAnew message={theirs.error.message} />;
   return (
@@ -101,6 +106,7 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
         state: preferences.readsAt ?? wardrobe.studio.person?.readsAt ?? usualState,
         setState: (readsAt) => prefer({ readsAt }),
         ...questioned,
+        untaught,
         opened,
         untouched,
         outage: failed,

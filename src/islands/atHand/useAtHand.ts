@@ -8,6 +8,11 @@ import type { LengthUnit } from '../../core/units/length.ts';
 import type { EntryStore } from '../ui/entryStore.ts';
 import type { AtHand } from './values.ts';
 
+export interface Untaught {
+  readonly question: PlanQuestion;
+  readonly request: PlanRequest;
+}
+
 /** Who stands at hand, in what, how it is read, and what is asked of the plan. */
 export interface StandsAtHand {
   readonly store: EntryStore<AtHand>;
@@ -27,6 +32,8 @@ export interface StandsAtHand {
   /** The latest question that could be asked, and the same complete; the last good one while a measure is at fault. */
   readonly question: PlanQuestion | undefined;
   readonly request: PlanRequest | undefined;
+  /** The same before the tyings of this fitting taught anything: what they teach is worked out from it. */
+  readonly untaught: Untaught | undefined;
   /** Whether what stands in the fields is another question, which can't be asked yet. */
   readonly stale: boolean;
   /** What is wrong with it, by the names of the fields. */
@@ -48,9 +55,9 @@ export function useAtHand(): StandsAtHand {
 }
 
 /** The same for views that need a question that can be asked; {@link AtHand} shows them only then. */
-export function useAsked(): StandsAtHand & { readonly question: PlanQuestion; readonly request: PlanRequest } {
+export function useAsked(): StandsAtHand & Untaught & { readonly untaught: Untaught } {
   const standing = useAtHand();
-  const { question, request } = standing;
-  if (!question || !request) throw new Error('Shown before a question could be asked.');
-  return { ...standing, question, request };
+  const { question, request, untaught } = standing;
+  if (!question || !request || !untaught) throw new Error('Shown before a question could be asked.');
+  return { ...standing, question, request, untaught };
 }

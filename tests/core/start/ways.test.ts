@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { completeRequest, type PlanQuestion } from '../../../src/core/index.ts';
 import { planKnot } from '../../../src/core/plan/plan.ts';
-import { readOn, tiedOn, tiedOnCodes } from '../../../src/core/start/tiedOn.ts';
+import { readOn, tailOnClient, tiedOn, tiedOnCodes } from '../../../src/core/start/tiedOn.ts';
 import { type ToldStart, wayCodes, waysToTell } from '../../../src/core/start/ways.ts';
 import { question } from '../../support/ties.ts';
 
@@ -63,6 +63,7 @@ test('a knot handed over hangs the blade alike on both necks, and the tail by wh
     assert.ok(Math.abs(snug.tailDropMm + snug.bladeDropMm + 430 + 25 - 1470) < 1e-9, 'all of the tie is somewhere');
     const back = readOn(other.plan, other.request, { neckMm: 395, heightMm: 1780 });
     assert.ok(Math.abs(back.plan.start.tailDropMm - plan.start.tailDropMm) < 1e-9);
+    assert.ok(Math.abs(tailOnClient(other.plan.start.tailDropMm, request, other.request) - plan.start.tailDropMm) < 1e-9);
     const heights = waysToTell({ ...other, state: 'snug' }).filter(({ landmark }) => landmark?.kind === 'button');
     assert.deepEqual(heights, [], 'nothing is told by buttons of a shirt nobody knows');
   }

@@ -9,12 +9,10 @@ export type ListedTie = TieWithKnots & { readonly tie: TieRecord };
 
 /** The ties that can be worn just now, best first: each with the knot that is given, or with those it does best. */
 export function useTiesGiven(knot?: string): readonly ListedTie[] {
-  const { question, request, wardrobe, values } = useAsked();
+  const { question, untaught, wardrobe, values } = useAsked();
   const ties = useMemo(() => wardrobe.ties.filter(({ state }) => state === 'rack'), [wardrobe.ties]);
   const asked = useDeferredValue(question);
-  const learnt = useDeferredValue(
-    useMemo(() => withLessons({ question, request }, values.attempts, anotherTie).question, [question, request, values.attempts]),
-  );
+  const learnt = useDeferredValue(useMemo(() => withLessons(untaught, values.attempts, anotherTie).question, [untaught, values.attempts]));
   const own = values.tie.id;
   return useMemo(() => {
     const best = ({ tie: _, ...outfit }: PlanQuestion, hanging: readonly TieRecord[]) =>

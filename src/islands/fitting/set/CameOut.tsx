@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { landmarksOf } from '../../../core/body/landmarks.ts';
 import { knotTitle } from '../../../core/knot/code.ts';
 import { parseKnot } from '../../../core/knot/parse.ts';
@@ -8,6 +8,7 @@ import { plan as planFor } from '../../../core/plan/plan.ts';
 import { type Attempt, attemptOf, correctionAfter, knotsFromStart, mostAttempts, rememberedNoiseMm } from '../../../core/start/attempts.ts';
 import { hangOf } from '../../../core/start/hang.ts';
 import { type StateCode, tailFrom, tipIn } from '../../../core/start/reading.ts';
+import { tailOnClient } from '../../../core/start/tiedOn.ts';
 import { formatLength, roughly } from '../../../core/units/length.ts';
 import { tieNamed } from '../../atHand/lessons.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
@@ -20,6 +21,8 @@ import { againstBelt, lowerOrHigher } from './startInWords.ts';
 
 interface CameOutProps {
   readonly drawn: DrawnFitting;
+  /** The same as it was read, where the knot was tied on another neck. */
+  readonly read: Pick<DrawnFitting, 'plan' | 'request'>;
   readonly state: StateCode;
   readonly seenMm: number | undefined;
   readonly onSeen: (mm: number | undefined) => void;
@@ -29,18 +32,18 @@ interface CameOutProps {
 }
 
 /** The knot is tied and the tip is not where it should be: where it ended, and the start for the next attempt. */
-export function CameOut({ drawn, state, seenMm, onSeen, tailEndMm, onTailEnd, onAgain }: CameOutProps) {
+export function CameOut({ drawn, read, state, seenMm, onSeen, tailEndMm, onTailEnd, onAgain }: CameOutProps) {
   const { plan, request } = drawn;
   const { store, values, units } = useAsked();
   const [usedMm, setUsedMm] = useState<number>();
   const { end } = plan.start.set;
-  const toldMm = roughly(tipIn(plan.start.readings, state, end), units);
+  const toldMm = roughly(tipIn(read.plan.start.readings, state, end), units);
   /** The knot stays in hand, whatever is the best match once something was learnt. */
   const keep = (attempt: Attempt) =>
     store.change((now) => ({ ...now, knot: attempt.moves, attempts: [...now.attempts, attempt].slice(-mostAttempts) }));
   const keepSeen = () => {
     if (seenMm === undefined) return;
-    const tailMm = tailFrom(state, end, usedMm ?? toldMm, hangOf(request));
+    const tailMm = tailOnClient(tailFrom(state, end, usedMm ?? toldMm, hangOf(read.request)), request, read.request);
     const seen = { moves: plan.moves, tie: tieNamed(values), tailMm, state, tipOffMm: seenMm, tailEndMm: tailEndMm ?? null };
     keep(attemptOf(request, seen));
     onSeen(undefined);
@@ -91,16 +94,16 @@ export function CameOut({ drawn, state, seenMm, onSeen, tailEndMm, onTailEnd, on
 
 /** What follows from the attempts so far: the next start beside the rule of thumb, and what could be tied as the tie hangs. */
 function Corrected({ state, onAgain }: Pick<CameOutProps, 'state' | 'onAgain'>) {
-  const { store, values, request, question, units } = useAsked();
+  const { store, values, request, untaught, question, units } = useAsked();
   const titleOf = useKnotTitle();
   const { attempts } = values;
-  const correction = correctionAfter(attempts, request);
+  const correction = useMemo(() => correctionAfter(attempts, untaught.request), [attempts, untaught]);
   const last = attempts.at(-1);
+  const others = useMemo(() => (last ? knotsFromStart(last, planFor(question).knots, request).slice(0, 3) : []), [last, question, request]);
   if (!correction || !last) return null;
   const { next, byMm, thumbMm, thumbMissesMm } = correction;
   const { end } = next.start.set;
   const say = (mm: number) => formatLength(roughly(Math.abs(mm), units), units);
-  const others = knotsFromStart(last, planFor(question).knots, request).slice(0, 3);
   const remove = (at: number) =>
     store.set(
       'attempts',

@@ -4,19 +4,24 @@ import { chanceInWords } from '../../../core/plan/chance.ts';
 import { type Change, curesFor } from '../../../core/start/cures.ts';
 import { setIn } from '../../../core/start/reading.ts';
 import { formatLength, roughly } from '../../../core/units/length.ts';
+import { anotherTie, withLessons } from '../../atHand/lessons.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { withAim, withTie } from '../../atHand/values.ts';
 import { Button } from '../../ui/Button.tsx';
 
 /** Of a knot that won't work: by how much, and what would make up for it, the smallest change first, each one press away. */
 export function Cures({ knot }: { readonly knot: KnotPlan }) {
-  const { question, values, wardrobe, store, state, units } = useAsked();
+  const { question, untaught, values, wardrobe, store, state, units } = useAsked();
   const ties = useMemo(
     () => wardrobe.ties.filter(({ id, state }) => state === 'rack' && id !== values.tie.id),
     [wardrobe.ties, values.tie.id],
   );
   const aimIsFixed = values.outfit?.prescribed === true;
-  const cures = useMemo(() => curesFor(question, knot.moves, { ties, aimIsFixed }), [question, knot.moves, ties, aimIsFixed]);
+  const { attempts } = values;
+  const cures = useMemo(() => {
+    const { calibration } = withLessons(untaught, attempts, anotherTie).request;
+    return curesFor(question, knot.moves, { ties, calibration, aimIsFixed });
+  }, [question, untaught, attempts, knot.moves, ties, aimIsFixed]);
   const apply = (change: Change) =>
     store.change((now) => {
       switch (change.kind) {

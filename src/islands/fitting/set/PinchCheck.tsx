@@ -1,6 +1,7 @@
 import { frontDropOf } from '../../../core/body/frontDrop.ts';
 import type { KnotPlan, PlanRequest } from '../../../core/index.ts';
 import { chanceInWords } from '../../../core/plan/chance.ts';
+import { toleranceAround } from '../../../core/plan/landing.ts';
 import { judgePinch, pinchedOf } from '../../../core/start/pinch.ts';
 import { formatLength, roughly } from '../../../core/units/length.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -17,11 +18,12 @@ interface PinchCheckProps {
 
 /** The knot is half made and pinched shut in one hand, undoing is still cheap: what should be seen now, and whether to go on. */
 export function PinchCheck({ plan, request, seenMm, onSeen, onUndo }: PinchCheckProps) {
-  const { units, aim } = request;
+  const { units, aim, client } = request;
+  const drop = frontDropOf(client);
   const pinched = pinchedOf(plan);
   if (!pinched) return <p className="py-2 text-lg">Nothing to check here: the blade hung at its length before the first move.</p>;
-  const expectedMm = pinched.tipMm - frontDropOf(request.client).meanMm;
-  const verdict = seenMm === undefined ? undefined : judgePinch(plan, seenMm - expectedMm, aim);
+  const expectedMm = pinched.tipMm - drop.meanMm;
+  const verdict = seenMm === undefined ? undefined : judgePinch(plan, seenMm - expectedMm, toleranceAround(plan.tip, drop, aim));
   const move = verdict && formatLength(roughly(Math.abs(verdict.moveMm), units), units);
   return (
     <section aria-label="Pinch check" aria-live="polite" className="space-y-2 py-2">

@@ -74,6 +74,7 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
     'came-out': () => (
       <CameOut
         drawn={drawn}
+        read={read}
         state={state}
         seenMm={seenMm}
         onSeen={setSeenMm}

@@ -1,13 +1,15 @@
 import { useState } from 'react';
+import { frontDropOf } from '../../../core/body/frontDrop.ts';
 import type { KnotPlan, PlanRequest } from '../../../core/index.ts';
 import { chanceInWords } from '../../../core/plan/chance.ts';
 import type { DressingHabits } from '../../../core/plan/habits.ts';
+import { toleranceAround } from '../../../core/plan/landing.ts';
 import { type Attempt, rememberedNoiseMm } from '../../../core/start/attempts.ts';
 import type { StateCode } from '../../../core/start/reading.ts';
 import { tuckOf } from '../../../core/start/tuck.ts';
 import { type ToldStart, type WayCode, waysToTell } from '../../../core/start/ways.ts';
 import { formatFigure, formatLength, type LengthUnit, roughly, unitLabel } from '../../../core/units/length.ts';
-import { useAtHand } from '../../atHand/useAtHand.ts';
+import { useAsked } from '../../atHand/useAtHand.ts';
 import { startSeam, tipSpan } from './setInWords.ts';
 import { startInWords } from './startInWords.ts';
 import { WhatMisses } from './WhatMisses.tsx';
@@ -22,12 +24,14 @@ interface StartReadoutProps {
 
 /** Where the tie is set before the first move: one way of telling it large enough to read from where the client stands, the others beneath. */
 export function StartReadout({ plan, request, state, attempts }: StartReadoutProps) {
-  const { studio } = useAtHand();
-  const [asked, setAsked] = useState<string>();
+  const { studio, request: asked } = useAsked();
+  const [way, setWay] = useState<string>();
+  // What is right is right of the client, on whose neck it is read or not.
+  const tolerance = toleranceAround(plan.tip, frontDropOf(asked.client), asked.aim);
   const { units } = request;
   const read = attempts.filter(({ noiseMm }) => noiseMm < rememberedNoiseMm);
-  const told = waysToTell({ plan, request, state, readingLearnt: read.some((each) => each.state === state) });
-  const large = told.find((each) => keyOf(each) === asked) ?? usual(told, studio.person?.tells ?? 'below', plan.start.set.end);
+  const told = waysToTell({ plan, request, state, tolerance, readingLearnt: read.some((each) => each.state === state) });
+  const large = told.find((each) => keyOf(each) === way) ?? usual(told, studio.person?.tells ?? 'below', plan.start.set.end);
   if (!large) return null;
   return (
     <section aria-label="Start" aria-live="polite">
@@ -46,7 +50,7 @@ export function StartReadout({ plan, request, state, attempts }: StartReadoutPro
             key={keyOf(each)}
             className="flex min-h-8 cursor-pointer items-center justify-between gap-x-3 border-b border-faint leading-tight outline-offset-[-3px] hover:bg-white/60 has-checked:bg-white has-focus-visible:outline-3 has-focus-visible:outline-set"
           >
-            <input type="radio" name="way" className="sr-only" checked={each === large} onChange={() => setAsked(keyOf(each))} />
+            <input type="radio" name="way" className="sr-only" checked={each === large} onChange={() => setWay(keyOf(each))} />
             <span className="text-follows first-letter:uppercase">{startInWords(each, units)}</span>
             <span className="text-note whitespace-nowrap text-soft">
               {chanceInWords(each.inBandProbability)}, ±{formatLength(each.tipSdMm, units)}

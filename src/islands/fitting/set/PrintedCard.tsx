@@ -3,7 +3,7 @@ import { tyingInWords } from '../../../core/knot/steps.ts';
 import { dressing } from '../../../core/plan/habits.ts';
 import { type StateCode, setIn } from '../../../core/start/reading.ts';
 import { waysToTell } from '../../../core/start/ways.ts';
-import { formatLength } from '../../../core/units/length.ts';
+import { formatLength, roughly } from '../../../core/units/length.ts';
 import { sayFrame } from '../../../drawing/geometry/view.ts';
 import { Walk } from '../../../drawing/walk/Walk.tsx';
 import { FrontFigure } from '../../../drawing/wearer/FrontFigure.tsx';
@@ -36,7 +36,7 @@ export function PrintedCard({ values, title, plan, request, colours, frame, stat
   const told = waysToTell({ plan, request, state });
   return (
     <section className="hidden print:block" aria-hidden="true">
-      <div className="grid grid-cols-[62mm_1fr] gap-[10mm]">
+      <div className="grid grid-cols-[76mm_1fr] gap-[10mm]">
         <FrontFigure
           id="card-front"
           stage="hung"
@@ -62,7 +62,7 @@ export function PrintedCard({ values, title, plan, request, colours, frame, stat
             {dressing.readsAt[state].label[0]?.toUpperCase()}
             {dressing.readsAt[state].label.slice(1)}: set the {start.set.end} tip at
           </p>
-          <p className="figures text-6xl text-follows">{say(setIn(start, state))}</p>
+          <p className="figures text-6xl text-follows">{say(roughly(setIn(start, state), units))}</p>
           <p>below the collar button. Or:</p>
           <ul className="list-disc pl-5">
             {told

@@ -24,5 +24,9 @@ export default defineConfig({
     },
   },
   // Fonts stay files: the pages' policy takes none that are written into the styles.
-  vite: { build: { assetsInlineLimit: 0 }, plugins: [tailwindcss()], define: { __CLOTH_SOURCE__: JSON.stringify(clothSourceHash()) } },
+  vite: {
+    build: { assetsInlineLimit: 0 },
+    plugins: [tailwindcss()],
+    define: { __CLOTH_SOURCE__: JSON.stringify(clothSourceHash()), __STEPS_SOURCE__: JSON.stringify(clothSourceHash('steps')) },
+  },
 });

@@ -4,12 +4,12 @@ import { buildSync } from 'esbuild';
 import { root } from '../machine/paths.ts';
 
 /**
- * What the ready meshes, and those kept on devices, come from: all the code that ties, as the worker runs it, with every
- * table it reads. Minified, so that neither comments nor where a file lies count.
+ * What the ready meshes, and those kept on devices, come from: all the code that ties, or that shows the tying step by step, as its
+ * worker runs it, with every table it reads. Minified, so that neither comments nor where a file lies count.
  */
-export function clothSourceHash(): string {
+export function clothSourceHash(worker: 'cloth' | 'steps' = 'cloth'): string {
   const { outputFiles } = buildSync({
-    entryPoints: [join(root, 'src', 'workers', 'cloth.worker.ts')],
+    entryPoints: [join(root, 'src', 'workers', `${worker}.worker.ts`)],
     bundle: true,
     minify: true,
     format: 'esm',

@@ -2,12 +2,13 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { gunzipSync } from 'node:zlib';
-import type { ClothIndex, ReadyKnot } from '../../src/contract/clothIndex.ts';
+import type { ClothIndex, ReadyKnot, ReadySteps, StepsIndex } from '../../src/contract/clothIndex.ts';
 import type { Stance } from '../../src/core/tying/stance.ts';
 import { onAllCores } from '../cloth/allCores.ts';
 import { writeAtlas } from '../cloth/atlas.ts';
-import { readyFolder } from '../cloth/readyFolder.ts';
+import { readyFolder, stepsFolder } from '../cloth/readyFolder.ts';
 import { type Refitted, refitPart, tellRefit } from '../cloth/refit.ts';
+import { settleSteps } from '../cloth/settleSteps.ts';
 import { clothSourceHash } from '../cloth/sourceHash.ts';
 import { tieFiner, writeStances } from '../cloth/stances.ts';
 import { type Studied, studyPart, tellStudy } from '../cloth/study.ts';
@@ -31,13 +32,17 @@ const kinds: Readonly<Record<string, { part: (part: number, of: number, told: To
     part: (part, of, told: Told<Stood>) => tieFiner(part, of, (code, finer) => told([code, finer])),
     all: tieAgain,
   },
+  steps: {
+    part: (part, of, told: Told<readonly [string, ReadySteps]>) => settleSteps(part, of, (code, ready) => told([code, ready])),
+    all: stepsReady,
+  },
   study: { part: studyPart, all: async () => tellStudy(await gathered<Studied>('study')) },
   refit: { part: refitPart, all: async () => tellRefit(await gathered<Refitted>('refit')) },
 };
 
 /**
  * `npm run cloth` ties every ready knot in cloth, on all cores, and keeps meshes and small pictures with what they came
- * from; after it `npm run cloth stances` ties the classic ones again under finer settings, for the core's table of how they
+ * from; `npm run cloth steps` settles every step of the named ones; after the first `npm run cloth stances` ties the classic ones again under finer settings, for the core's table of how they
  * stand. `npm run cloth study` ties the named words on finer grids and in more steps, and tells what that changes;
  * `npm run cloth refit` ties a grid of words, blades, thicknesses and starts, and tells how near the formulas come to it.
  */
@@ -83,6 +88,19 @@ function meshBytes(code: string): string {
   return existsSync(file) ? gunzipSync(readFileSync(file)).toString('base64') : '';
 }
 
+async function stepsReady(): Promise<void> {
+  mkdirSync(stepsFolder, { recursive: true });
+  const all = new Map<string, ReadySteps>();
+  await onAllCores<readonly [string, ReadySteps]>(self, ['steps'], ([code, ready]) => {
+    all.set(code, ready);
+    console.log(code, `${ready.seconds.toFixed(1)} s, ${ready.bytes} bytes`);
+  });
+  const knots = Object.fromEntries([...all].toSorted(([a], [b]) => a.localeCompare(b, 'en', { numeric: true })));
+  const index: StepsIndex = { source: clothSourceHash('steps'), knots };
+  writeFileSync(join(stepsFolder, 'index.json'), `${rounded(index)}\n`);
+  console.log(`${all.size} knots, ${[...all.values()].reduce((sum, { bytes }) => sum + bytes, 0)} bytes.`);
+}
+
 async function tieAgain(): Promise<void> {
   const index = JSON.parse(readFileSync(indexFile, 'utf8')) as ClothIndex;
   if (index.source !== clothSourceHash()) throw new MachineFailure('The ready knots were tied by other code: run `npm run cloth` first.');
@@ -99,7 +117,11 @@ async function tieAgain(): Promise<void> {
 
 /** Keeps the index, and with it the core's table of how knots stand, which is the index's. */
 function write(index: ClothIndex): void {
-  const rounded = JSON.stringify(index, (_, value) => (typeof value === 'number' ? Math.round(100 * value) / 100 : value));
-  writeFileSync(indexFile, `${rounded}\n`);
-  writeStances((JSON.parse(rounded) as ClothIndex).knots);
+  const text = rounded(index);
+  writeFileSync(indexFile, `${text}\n`);
+  writeStances((JSON.parse(text) as ClothIndex).knots);
+}
+
+function rounded(index: ClothIndex | StepsIndex): string {
+  return JSON.stringify(index, (_, value) => (typeof value === 'number' ? Math.round(100 * value) / 100 : value));
 }

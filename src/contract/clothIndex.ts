@@ -34,3 +34,16 @@ export interface ClothIndex {
   readonly knots: Readonly<Record<string, ReadyKnot>>;
   readonly atlas: ClothAtlas;
 }
+
+/** What is known of a knot whose steps are ready, beside their bytes. */
+export interface ReadySteps {
+  readonly bytes: number;
+  readonly seconds: number;
+}
+
+/** `index.json` beside the ready steps. */
+export interface StepsIndex {
+  /** Hash of the code that settled them. */
+  readonly source: string;
+  readonly knots: Readonly<Record<string, ReadySteps>>;
+}

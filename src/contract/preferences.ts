@@ -17,6 +17,8 @@ export interface Preferences {
   readonly units: LengthUnit | null;
   /** Whose left and right every written sequence and drawing speaks of. */
   readonly view: Frame['view'];
+  /** Whether whoever sees as the wearer does stands behind the client, reaching over the shoulders. */
+  readonly fromBehind: boolean;
   /** Whether single-letter keys act. */
   readonly plainKeys: boolean;
   readonly squareRule: SquareRule;
@@ -33,6 +35,7 @@ export const personCookie = 'ropewalk-person';
 export const usualPreferences: Preferences = {
   units: null,
   view: 'facing',
+  fromBehind: false,
   plainKeys: true,
   squareRule: 'echo',
   light: 'day',
@@ -49,6 +52,7 @@ export function preferencesIn(text: string | undefined): Preferences {
   return {
     units: units === 'cm' || units === 'in' ? units : null,
     view: kept.get('view') === 'own' ? 'own' : 'facing',
+    fromBehind: kept.get('from-behind') === 'on',
     plainKeys: kept.get('plain-keys') !== 'off',
     squareRule: rule !== null && Object.hasOwn(squareRules, rule) ? (rule as SquareRule) : 'echo',
     light: kept.get('light') === 'dark' ? 'dark' : 'day',
@@ -57,10 +61,11 @@ export function preferencesIn(text: string | undefined): Preferences {
   };
 }
 
-export function preferencesText({ units, view, plainKeys, squareRule, light, figures, readsAt }: Preferences): string {
+export function preferencesText({ units, view, fromBehind, plainKeys, squareRule, light, figures, readsAt }: Preferences): string {
   return new URLSearchParams({
     ...(units && { units }),
     view,
+    ...(fromBehind && { 'from-behind': 'on' }),
     'plain-keys': plainKeys ? 'on' : 'off',
     'square-rule': squareRule,
     light,

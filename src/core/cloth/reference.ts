@@ -1,5 +1,7 @@
 import type { Knot } from '../knot/knot.ts';
 import { supposeTie } from '../tie/tie.ts';
+import { startFor } from '../tying/start.ts';
+import { windingOf } from '../tying/winding.ts';
 import type { TyingRequest } from './simulate.ts';
 
 /** The tie that the ready meshes are tied with: a classic width, of medium thickness. */
@@ -10,4 +12,13 @@ const standingMm = 350;
 /** A knot tied as all ready meshes are. */
 export function referenceTying(knot: Knot): TyingRequest {
   return { knot, tie: referenceTie, loopMm, standingMm, dimple: 'off-centre', seed: 0 };
+}
+
+/** Where a tip is aimed at on the wearer of a usual height, mm below the collar button. */
+const usualDropMm = 440;
+
+/** The tying that all ready steps are of: from the start that lands the tip of that tie. */
+export function referenceSteps(knot: Knot): TyingRequest {
+  const { tailMm } = startFor(windingOf(knot), referenceTie, { loopMm, dropMm: usualDropMm });
+  return { ...referenceTying(knot), standingMm: knot.active === 'blade' ? tailMm : usualDropMm };
 }

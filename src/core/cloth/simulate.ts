@@ -200,7 +200,7 @@ function ease(share: number, from: number, to: number): number {
   return t * t * (3 - 2 * t);
 }
 
-function thicken({ columns, half }: ClothMesh, { first, rows }: Strand, fold: Float64Array, halfMm: number): void {
+export function thicken({ columns, half }: ClothMesh, { first, rows }: Strand, fold: Float64Array, halfMm: number): void {
   for (let row = 0; row < rows; row++) {
     const at = first + row * columns;
     half.fill(halfMm / fold[row], at, at + columns);
@@ -208,7 +208,7 @@ function thicken({ columns, half }: ClothMesh, { first, rows }: Strand, fold: Fl
 }
 
 /** Every point goes on as it went, a little slower. */
-function move({ position: p, before }: ClothMesh): void {
+export function move({ position: p, before }: ClothMesh): void {
   for (let i = 0; i < p.length; i += 3) {
     let vx = damping * (p[i] - before[i]);
     let vy = damping * (p[i + 1] - before[i + 1]);

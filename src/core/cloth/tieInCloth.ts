@@ -22,6 +22,8 @@ type Fault = 'another-knot' | 'through-itself' | 'never-drawn-up';
 export interface Watching {
   /** 0 to 1 within an attempt. Called between steps, a few dozen times. */
   readonly onProgress?: (share: number, attempt: number) => void;
+  /** The cloth as it lies at the same moments; the mesh goes on being moved. */
+  readonly onState?: (mesh: ClothMesh, share: number, attempt: number) => void;
   readonly shouldStop?: () => boolean;
 }
 
@@ -53,7 +55,7 @@ const cleanMm = 1;
 export function tieInCloth(
   request: TyingRequest,
   setting: Setting = usualSetting(request.knot),
-  { onProgress, shouldStop }: Watching = {},
+  { onProgress, onState, shouldStop }: Watching = {},
 ): Tied {
   let why: Fault = 'another-knot';
   let best: Extract<Tied, { kind: 'tied' }> | undefined;
@@ -65,6 +67,7 @@ export function tieInCloth(
       if (shouldStop?.()) return { kind: 'stopped' };
       simulation.run(stepsBetween);
       onProgress?.(simulation.progress, attempt);
+      onState?.(simulation.mesh, simulation.progress, attempt);
       if (simulation.progress >= worthKeepingFrom && simulation.deepestMm < cleanMm) states.push(stateOf(simulation));
     }
     const { mesh } = simulation;

@@ -15,8 +15,11 @@ export const shortcuts = {
   stage: { keys: ['h'], plain: true, does: 'tie open, crossed, snug' },
   view: { keys: ['v'], plain: true, does: 'facing the client, or the wearer’s mirror' },
   units: { keys: ['u'], plain: true, does: 'centimetres or inches' },
-  nextStep: { keys: ['f'], plain: true, does: 'forward: the next move, while tying' },
-  previousStep: { keys: ['b'], plain: true, does: 'back: the move before' },
+  nextStep: { keys: ['f', 'Space', 'ArrowRight', 'PageDown', 'Enter'], plain: true, does: 'forward: the next move, while tying' },
+  previousStep: { keys: ['b', 'ArrowLeft', 'PageUp', 'Backspace'], plain: true, does: 'back: the move before' },
+  handsFree: { keys: ['w'], plain: true, does: 'tying in large, read from two metres' },
+  seat: { keys: ['s'], plain: true, does: 'mirror, facing, from behind, while tying' },
+  byItself: { keys: ['y'], plain: true, does: 'tying goes on by itself, or stops' },
   choose: { keys: ['Shift+C'], plain: true, does: 'stage: choose' },
   set: { keys: ['Shift+S'], plain: true, does: 'stage: set' },
   tieIt: { keys: ['Shift+T'], plain: true, does: 'stage: tie' },
@@ -54,6 +57,8 @@ export function useShortcuts(actions: ShortcutActions): void {
       const { keys, plain } = shortcuts[code];
       const act = (event: KeyboardEvent) => {
         if (plain && (!plainKeys || isTyping(event.target))) return;
+        // What has the focus keeps the keys that it lives by.
+        if (event.key.length !== 1 || event.key === ' ') if (plain && isControl(event.target)) return;
         event.preventDefault();
         actions[code]?.();
       };
@@ -62,6 +67,10 @@ export function useShortcuts(actions: ShortcutActions): void {
     });
     return tinykeys(window, Object.fromEntries(bindings));
   }, [actions, plainKeys]);
+}
+
+function isControl(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.closest('button, a, input, summary, [role="slider"], [role="tab"]') !== null;
 }
 
 function isTyping(target: EventTarget | null): boolean {

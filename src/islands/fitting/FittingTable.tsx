@@ -13,6 +13,7 @@ import { type ShortcutActions, useShortcuts } from '../device/shortcuts.ts';
 import { drawnColours } from '../seen/dressed.ts';
 import { useKnotInCloth } from '../seen/useKnotPictures.ts';
 import { useSteps } from '../ui/entryStore.ts';
+import { Loading } from '../ui/Loading.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
 import { Places } from '../ui/Places.tsx';
 import { Switch } from '../ui/Switch.tsx';
@@ -29,11 +30,11 @@ import { StagePath } from './StagePath.tsx';
 import { PrintedCard } from './set/PrintedCard.tsx';
 import { SetStage } from './set/SetStage.tsx';
 import { type StageCode, stages, useStage } from './stages.ts';
-import { TieStage } from './tie/TieStage.tsx';
 import { useSaving } from './useSaving.ts';
 
 const AsSaved = lazy(() => import('./AsSaved.tsx').then(({ AsSaved: Said }) => ({ default: Said })));
 const CommandPalette = lazy(() => import('./CommandPalette.tsx').then(({ CommandPalette: Palette }) => ({ default: Palette })));
+const TieStage = lazy(() => import('./tie/TieStage.tsx').then(({ TieStage: Stage }) => ({ default: Stage })));
 const KeysDialog = lazy(() => import('../ui/KeysDialog.tsx').then(({ KeysDialog: Dialog }) => ({ default: Dialog })));
 
 /** A fitting at work: its stages, everything that is set in them, and all that follows from it, at once. */
@@ -161,7 +162,9 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
           <ChooseStage drawn={drawn} knots={knots} advice={plan.advice} piece={piece} onPiece={setPiece} onChoose={choose} />
         )}
         {stage === 'set' && <SetStage drawn={drawn} />}
-        {stage === 'tie' && <TieStage key={chosen.moves} drawn={drawn} />}
+        {stage === 'tie' && (
+          <Suspense fallback={<Loading />}>{alive ? <TieStage key={chosen.moves} drawn={drawn} /> : <Loading />}</Suspense>
+        )}
         {stage === 'check' && <CheckStage drawn={drawn} saving={saving} hindrance={hindrance} onSave={save} />}
       </div>
       {alive && values.given === 'outfit' && <PrintedWardrobe />}

@@ -4,7 +4,7 @@ import type { ClientRecord } from '../../contract/records/records.ts';
 import type { DimpleLaid } from '../../core/cloth/forces/imposed.ts';
 import type { SeenCloth } from '../../core/cloth/mesh/compact.ts';
 import type { TyingRequest } from '../../core/cloth/simulate.ts';
-import { type PlanRequest, parseKnot } from '../../core/index.ts';
+import { type KnotPlan, type PlanRequest, parseKnot } from '../../core/index.ts';
 import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { rescaledFor } from '../../core/seen/rescale.ts';
 import type { DrawnColours } from './dressed.ts';
@@ -29,7 +29,7 @@ export interface Shown {
  */
 export function useShownCloth({ knot, request, colours }: Shown, dimple: DimpleLaid) {
   const ready = useQuery(readyClothQuery(knot.code)).data;
-  const tying = useMemo(() => tyingOf(knot, request, dimple), [knot, request, dimple]);
+  const tying = useMemo(() => tyingOf(knot.plan, request, dimple), [knot.plan, request, dimple]);
   const { live, again, stop } = useLiveCloth(tying);
   const usual = useMemo((): SeenCloth | undefined => (ready ? rescaledFor(tying, ready) : undefined), [ready, tying]);
   const butForDimple = useMemo(() => JSON.stringify({ ...tying, dimple: undefined }), [tying]);
@@ -46,7 +46,8 @@ export function useShownCloth({ knot, request, colours }: Shown, dimple: DimpleL
   return { cloth, isBefore: before !== undefined, live, again, stop, dressed };
 }
 
-function tyingOf({ plan }: MappedKnot, { client, shirt, tie }: PlanRequest, dimple: DimpleLaid): TyingRequest {
+/** What is asked of the simulation for a planned knot in this very tie. */
+export function tyingOf(plan: KnotPlan, { client, shirt, tie }: PlanRequest, dimple: DimpleLaid): TyingRequest {
   return {
     knot: parseKnot(plan.moves),
     // The pattern makes no other knot.

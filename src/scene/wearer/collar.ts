@@ -78,3 +78,36 @@ export function collarOf(collar: Collar, colour: string): Group {
   );
   return group;
 }
+
+/** A collar that is turned up stands close around the neck where the tie lies, and away from it above. */
+const raisedRadius = { foot: neckRadiusMm - 3.5, top: neckRadiusMm + 8 } as const;
+/** Heights of the stand in front and at the nape, and of the leaf at the nape, mm. */
+const stand = { front: 22, nape: 34 } as const;
+const leafAtNape = 45;
+const footAtNape = 24;
+/** The stand takes so much of the height that is drawn. */
+const standShare = 0.35;
+
+/** The collar turned up, buttoned: the stand closed all round, the leaves' front edges running back from the button to their points. */
+export function raisedCollarOf(collar: Collar, colour: string): Group {
+  const group = new Group();
+  const pointUp = collar.collarPointMm * Math.cos(halfAngle(collar));
+  for (const side of [1, -1] as const) {
+    group.add(
+      sheetOf(colour, [48, 20], (u, v) => {
+        const leaf = Math.max(0, (v - standShare) / (1 - standShare));
+        const radius = mix(raisedRadius.foot, raisedRadius.top, leaf ** 1.4);
+        // Laid flat the points lie so far from the middle: around the neck that is an arc.
+        const open = (leaf > 0 ? mix(collar.tieSpaceMm, collar.collarSpreadMm, leaf) : 0) / 2;
+        const angle = mix(open / raisedRadius.top, Math.PI, u);
+        const back = (1 - Math.cos(angle)) / 2;
+        const foot = mix(-8, footAtNape, back);
+        const standTop = mix(stand.front, stand.nape, back);
+        const high = mix(pointUp, leafAtNape, Math.min(1, u * 1.6));
+        const y = foot + (leaf > 0 ? standTop + high * leaf : (standTop * v) / standShare);
+        return [side * radius * Math.sin(angle), y, axisZ + radius * Math.cos(angle)];
+      }),
+    );
+  }
+  return group;
+}

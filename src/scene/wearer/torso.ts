@@ -6,19 +6,20 @@ const axisZ = shirtZMm - neckRadiusMm;
 const formColour = '#cfc4b4';
 const bottomY = -230;
 const placketHalf = 16;
+const neckFootMm = -25;
 
 /** How far back the chest is beside its middle, mm. */
 function backAt(x: number): number {
   return (x * x) / 420;
 }
 
-/** The neck of a dressing form: nobody's face is needed to judge a knot. */
-export function neckForm(): Mesh {
+/** The neck of a dressing form, up to so far above the collar button: nobody's face is needed to judge a knot. */
+export function neckForm(topMm = 125): Mesh {
   const neck = new Mesh(
-    new CylinderGeometry(neckRadiusMm - 6, neckRadiusMm - 5, 150, 48),
+    new CylinderGeometry(neckRadiusMm - 6, neckRadiusMm - 5, topMm - neckFootMm, 48),
     new MeshStandardMaterial({ color: formColour, roughness: 1 }),
   );
-  neck.position.set(0, 50, axisZ);
+  neck.position.set(0, (topMm + neckFootMm) / 2, axisZ);
   neck.receiveShadow = true;
   return neck;
 }
@@ -43,6 +44,16 @@ export function shirtFront(colour: string, buttonsMm: readonly number[]): Group 
     group.add(button);
   }
   return group;
+}
+
+/** The shirt over the shoulders, for whoever looks down on them from behind. */
+export function shirtYoke(colour: string): Mesh {
+  return sheetOf(colour, [48, 16], (u, v) => {
+    const x = mix(-175, 175, u);
+    const slope = Math.max(0, Math.abs(x) - 40) * 0.36;
+    const back = Math.sin(Math.PI * v);
+    return [x, 16 - slope + 12 * back - 260 * Math.max(0, v - 0.6) ** 2, mix(shirtZMm - 24 - backAt(x), axisZ - 100, v)];
+  });
 }
 
 /** Where the fronts of a jacket meet, far below what a close-up shows, mm under the collar button. */

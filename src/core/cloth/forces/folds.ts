@@ -99,7 +99,7 @@ export function clothInKnot({ active }: Pick<ClothMesh, 'active'>): number {
   return mm;
 }
 
-function isInKnot(part: Part | undefined): boolean {
+export function isInKnot(part: Part | undefined): boolean {
   return part !== 'arm' && part !== 'hang';
 }
 

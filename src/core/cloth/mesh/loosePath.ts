@@ -16,55 +16,43 @@ export interface LooseStrand {
   readonly moves: readonly number[];
 }
 
-const firstRadius = 36;
-const layerMm = 8;
+/** What a strand is wound on: how large it begins, and how much larger it is with every layer, mm. */
+export interface Ball {
+  readonly firstMm: number;
+  readonly layerMm: number;
+}
+
+const ball: Ball = { firstMm: 36, layerMm: 8 };
+/** How far a pass rises to the front or back of the ball. */
 const elevationDeg = 48;
-const azimuth: Readonly<Record<Region, number>> = { L: 200, C: 90, R: -20 };
-const armAzimuth: Readonly<Record<Exclude<Spoke, 'tail'>, number>> = { tailArm: 130, bladeArm: 50 };
-const hangAzimuth = -90;
+export const azimuth: Readonly<Record<Region, number>> = { L: 200, C: 90, R: -20 };
+export const armAzimuth: Readonly<Record<Exclude<Spoke, 'tail'>, number>> = { tailArm: 130, bladeArm: 50 };
+export const hangAzimuth = -90;
 /** How far the arms stick out of the loosest turn, so that none can slip over their ends, mm. */
 const clearMm = 70;
 const hangReachMm = 175;
 /** The tuck goes down this much of a layer inside the last band, which leaves it that room. */
 const bandRoom = 1.3;
-const tuckInside = 1.15;
+export const tuckInside = 1.15;
 /** From here on down what came through the band hangs free. */
-const tuckEndsAt = 125;
+export const tuckEndsAt = 125;
 
 /** The working strand: from the neck down its arm, round the ball by the word, later turns outside earlier ones, and down. */
 export function activePath(knot: Knot): LooseStrand {
   const path = new Path();
   const { moves, finish } = knot;
-  path.straight(onBall(armAzimuth.bladeArm, 0, reachOf(knot)), onBall(armAzimuth.bladeArm, 0, firstRadius), 'arm', front);
+  path.straight(onBall(armAzimuth.bladeArm, 0, reachOf(knot)), onBall(armAzimuth.bladeArm, 0, ball.firstMm), 'arm', front);
   for (let step = 1; step <= 6; step++) {
     const share = step / 6;
-    const point = onBall(armAzimuth.bladeArm + (azimuth.R - armAzimuth.bladeArm) * share, 0, firstRadius);
-    path.add(point, 'arm', 0, unit([share * point[0], share * point[1], (1 - share) * firstRadius]));
+    const point = onBall(armAzimuth.bladeArm + (azimuth.R - armAzimuth.bladeArm) * share, 0, ball.firstMm);
+    path.add(point, 'arm', 0, unit([share * point[0], share * point[1], (1 - share) * ball.firstMm]));
   }
-  const passes = passesOf(knot);
-  let at = azimuth.R;
-  let radius = firstRadius;
-  let bandRadius = firstRadius;
-  passes.forEach(({ region, spoke, side }, i) => {
-    const isBand = finish === 'tuck' && i === moves.length - 2;
-    const turn = shortWay(azimuth[region] - at);
-    const lift = side === 'front' ? elevationDeg : -elevationDeg;
-    const next = radius + layerMm * (isBand ? bandRoom : 1);
-    const part: Part = isBand ? 'band' : i === moves.length - 1 ? 'top' : spoke === 'tail' ? 'turn' : 'throat';
-    for (let step = 1; step <= stepsAMove; step++) {
-      const share = step / stepsAMove;
-      const here = radius + (next - radius) * share;
-      path.add(onBall(at + turn * share, lift * Math.sin(Math.PI * share), here), part, i + 1);
-      if (isBand && step === stepsAMove / 2) bandRadius = here;
-    }
-    at += turn;
-    radius = next;
-  });
+  const { radius, bandRadius } = wind(path, knot, ball, moves.length);
   if (finish === 'collar') {
     path.straight(onBall(azimuth.C, 0, radius), [0, radius + clearMm, -30], 'hang');
     return path;
   }
-  const inside = finish === 'tuck' ? bandRadius - tuckInside * layerMm : radius + layerMm;
+  const inside = finish === 'tuck' ? bandRadius - tuckInside * ball.layerMm : radius + ball.layerMm;
   for (let elevation = 15; elevation <= 165; elevation += 7.5) {
     const share = Math.min(1, Math.max(0, (elevation - 40) / 60));
     path.add(
@@ -76,6 +64,42 @@ export function activePath(knot: Knot): LooseStrand {
   const [, y, z] = onBall(azimuth.C, 165, inside);
   path.straight([0, y, z], [0, y - hangReachMm, z * 0.4], 'hang', front);
   return path;
+}
+
+/** Where a winding has come to. */
+export interface Wound {
+  /** The azimuth it has reached, over all its rounds. */
+  readonly atDeg: number;
+  /** Of its outermost layer, and where there is one of its last band in the middle of the front, mm. */
+  readonly radius: number;
+  readonly bandRadius: number;
+}
+
+/** Winds a strand that has come to the wearer's right by the word, later turns outside earlier ones, for so many moves and parts of one. */
+export function wind(path: Path, knot: Knot, { firstMm, layerMm }: Ball, done: number): Wound {
+  const { moves, finish } = knot;
+  let atDeg = azimuth.R;
+  let radius = firstMm;
+  let bandRadius = firstMm;
+  for (const [i, { region, spoke, side }] of passesOf(knot).entries()) {
+    const made = Math.min(1, done - i);
+    if (made <= 0) break;
+    const isBand = finish === 'tuck' && i === moves.length - 2;
+    const turn = shortWay(azimuth[region] - atDeg);
+    const lift = side === 'front' ? elevationDeg : -elevationDeg;
+    const next = radius + layerMm * (isBand ? bandRoom : 1);
+    const part: Part = isBand ? 'band' : i === moves.length - 1 ? 'top' : spoke === 'tail' ? 'turn' : 'throat';
+    const steps = Math.ceil(made * stepsAMove);
+    for (let step = 1; step <= steps; step++) {
+      const share = (made * step) / steps;
+      const here = radius + (next - radius) * share;
+      path.add(onBall(atDeg + turn * share, lift * Math.sin(Math.PI * share), here), part, i + 1);
+      if (isBand && 2 * step === stepsAMove) bandRadius = here;
+    }
+    atDeg += turn * made;
+    radius += (next - radius) * made;
+  }
+  return { atDeg, radius, bandRadius };
 }
 
 /** The standing strand: down its arm, through the middle of the ball, and down. */
@@ -91,10 +115,11 @@ const stepsAMove = 12;
 const straightStepMm = 10;
 
 function reachOf({ moves }: Knot): number {
-  return firstRadius + layerMm * moves.length + clearMm;
+  return ball.firstMm + ball.layerMm * moves.length + clearMm;
 }
 
-class Path implements LooseStrand {
+/** A strand that is being laid, point by point. */
+export class Path implements LooseStrand {
   readonly points: Vec3[] = [];
   readonly normals: Vec3[] = [];
   readonly parts: Part[] = [];
@@ -119,14 +144,28 @@ class Path implements LooseStrand {
       );
     }
   }
+
+  /** Bent once on its way, the cloth's outermost side turning from one direction to another. Quadratic, after Bézier. */
+  curve(from: Vec3, bend: Vec3, to: Vec3, part: Part, normal: Vec3, toNormal: Vec3): void {
+    const steps = Math.max(2, Math.round((size(minus(from, bend)) + size(minus(bend, to))) / straightStepMm));
+    for (let i = 1; i <= steps; i++) {
+      const share = i / steps;
+      const [a, b, c] = [(1 - share) ** 2, 2 * share * (1 - share), share ** 2];
+      const turned = Math.min(1, 1.6 * share);
+      const at = (axis: 0 | 1 | 2) => a * from[axis] + b * bend[axis] + c * to[axis];
+      const out = (axis: 0 | 1 | 2) => (1 - turned) * normal[axis] + turned * toNormal[axis];
+      this.add([at(0), at(1), at(2)], part, 0, unit([out(0), out(1), out(2)]));
+    }
+  }
 }
 
 /** The same angle between −180° and 180°, however often the strand has gone round. */
-function shortWay(degrees: number): number {
+export function shortWay(degrees: number): number {
   return degrees - 360 * Math.round(degrees / 360);
 }
 
-function onBall(azimuthDeg: number, elevation: number, radius: number): Vec3 {
+/** A place on a ball around the middle of the winding, mm. */
+export function onBall(azimuthDeg: number, elevation: number, radius: number): Vec3 {
   const a = (azimuthDeg * Math.PI) / 180;
   const e = (elevation * Math.PI) / 180;
   return [radius * Math.cos(e) * Math.cos(a), radius * Math.cos(e) * Math.sin(a), radius * Math.sin(e)];

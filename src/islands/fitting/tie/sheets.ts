@@ -1,0 +1,5 @@
+/** What is opened on purpose, fetched together when one of it is. */
+export { AllInWords } from './AllInWords.tsx';
+export { FromElsewhere } from './FromElsewhere.tsx';
+export { Lost } from './Lost.tsx';
+export { Undoing } from './Undoing.tsx';

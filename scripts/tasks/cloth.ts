@@ -6,6 +6,7 @@ import type { ClothIndex, ReadyKnot, ReadySteps, StepsIndex } from '../../src/co
 import type { Stance } from '../../src/core/tying/stance.ts';
 import { onAllCores } from '../cloth/allCores.ts';
 import { writeAtlas } from '../cloth/atlas.ts';
+import { type CheckedStep, checkSteps } from '../cloth/checkSteps.ts';
 import { readyFolder, stepsFolder } from '../cloth/readyFolder.ts';
 import { type Refitted, refitPart, tellRefit } from '../cloth/refit.ts';
 import { settleSteps } from '../cloth/settleSteps.ts';
@@ -36,13 +37,15 @@ const kinds: Readonly<Record<string, { part: (part: number, of: number, told: To
     part: (part, of, told: Told<readonly [string, ReadySteps]>) => settleSteps(part, of, (code, ready) => told([code, ready])),
     all: stepsReady,
   },
+  'check-steps': { part: checkSteps, all: async () => tellChecked(await gathered<CheckedStep>('check-steps')) },
   study: { part: studyPart, all: async () => tellStudy(await gathered<Studied>('study')) },
   refit: { part: refitPart, all: async () => tellRefit(await gathered<Refitted>('refit')) },
 };
 
 /**
  * `npm run cloth` ties every ready knot in cloth, on all cores, and keeps meshes and small pictures with what they came
- * from; `npm run cloth steps` settles every step of the named ones; after the first `npm run cloth stances` ties the classic ones again under finer settings, for the core's table of how they
+ * from; `npm run cloth steps` settles every step of the named ones, and `npm run cloth check-steps` holds those of every classic knot to
+ * nine moves in three ties to their words; after the first `npm run cloth stances` ties the classic ones again under finer settings, for the core's table of how they
  * stand. `npm run cloth study` ties the named words on finer grids and in more steps, and tells what that changes;
  * `npm run cloth refit` ties a grid of words, blades, thicknesses and starts, and tells how near the formulas come to it.
  */
@@ -58,6 +61,12 @@ async function gathered<What>(kind: string): Promise<What[]> {
   const all: What[] = [];
   await onAllCores<What>(self, [kind], (told) => all.push(told));
   return all;
+}
+
+function tellChecked(all: readonly CheckedStep[]): void {
+  const wrong = all.filter(({ faults }) => faults.length > 0);
+  for (const { step, faults } of wrong) console.log(`${step}: ${faults.join(', ')}`);
+  console.log(`${all.length} steps checked, ${wrong.length} at fault.`);
 }
 
 async function tieReady(): Promise<void> {

@@ -2,6 +2,7 @@ import { expose, type Remote } from 'comlink';
 import type { SeenCloth } from '../core/cloth/mesh/compact.ts';
 import { paintAlone } from '../core/seen/alone.ts';
 import { frontEdges } from '../core/seen/front.ts';
+import { paintOnPaper } from '../core/seen/onPaper.ts';
 import { type PaintedSize, paintRequest } from '../core/seen/paintRequest.ts';
 import type { FabricLook } from '../core/tie/fabricLook.ts';
 
@@ -59,6 +60,17 @@ const pictureWorker = {
     const image = context.createImageData(size.widthPx, size.heightPx);
     const centrePx = [size.widthPx / 2, topPx + request.pxPerMm * frontEdges(cloth).top] as const;
     image.data.set(paintAlone(cloth, bladeMm, { ...request, centrePx }));
+    context.putImageData(image, 0, 0);
+    return canvas.convertToBlob();
+  },
+
+  /** A tie being tied, for paper: in greys, its edges inked, the middle of the winding a fifth down. */
+  async paintOnPaper(cloth: SeenCloth, size: PaintedSize, isFacing: boolean): Promise<Blob> {
+    const { canvas, context } = canvasOf(size.widthPx, size.heightPx);
+    const image = context.createImageData(size.widthPx, size.heightPx);
+    const { widthPx, heightPx } = size;
+    const centrePx = [widthPx / 2, heightPx / 5] as const;
+    image.data.set(paintOnPaper(cloth, { widthPx, heightPx, pxPerMm: heightPx / size.heightMm, centrePx, facing: isFacing }));
     context.putImageData(image, 0, 0);
     return canvas.convertToBlob();
   },

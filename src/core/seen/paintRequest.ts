@@ -12,6 +12,16 @@ export interface PaintedSize {
   readonly heightMm: number;
 }
 
+/** The other side of the cloth is so much darker than its ground. */
+const seamSideShade = 0.55;
+
+/** The same for a tie that is being tied: both sides of its cloth told apart. */
+export function tyingPaintRequest(...asked: Parameters<typeof paintRequest>): PictureRequest {
+  const request = paintRequest(...asked);
+  const [red, green, blue] = request.colours[0];
+  return { ...request, seamSide: [seamSideShade * red, seamSideShade * green, seamSideShade * blue] };
+}
+
 /** How a knot is painted without a graphics card: in a picture of the given size, from the side it is turned to. */
 export function paintRequest(
   paint: FabricLook,

@@ -20,7 +20,12 @@ export interface PictureRequest {
   readonly sheen: number;
   /** As an onlooker sees it; otherwise as in the wearer's mirror. */
   readonly facing: boolean;
+  /** Where both sides of the cloth are to be told apart: the other side's ground, a seam down its middle. One colour does for both without it. */
+  readonly seamSide?: Rgb;
 }
+
+const seamHalfMm = 1;
+const seamShade = 0.45;
 
 /** Each quad of the mesh is drawn as so many by so many. */
 const finer = 2;
@@ -62,6 +67,7 @@ export function paintStrand(
     for (let c = 0; c < columns - 1; c++) {
       const v = row * columns + c;
       const shade = shadeOf(seen, v, v + 1, v + columns, request.sheen, request.pxPerMm);
+      const side = sideSeen(seen, v, v + 1, v + columns, request);
       for (const [i, j, k] of [
         [v, v + 1, v + columns],
         [v + 1, v + columns + 1, v + columns],
@@ -69,7 +75,7 @@ export function paintStrand(
         coverFace(seen, i, j, k, depth, (at, u, w, q, z) => {
           const across = u * (place[2 * i] as number) + w * (place[2 * j] as number) + q * (place[2 * k] as number);
           const along = u * (place[2 * i + 1] as number) + w * (place[2 * j + 1] as number) + q * (place[2 * k + 1] as number);
-          const colour = seenColour(across, along, z, shade, request);
+          const colour = seenColour(across, along, z, shade, side);
           pixels[4 * at] = colour[0];
           pixels[4 * at + 1] = colour[1];
           pixels[4 * at + 2] = colour[2];
@@ -91,6 +97,22 @@ export function project({ rows, columns, position }: Surface, { pxPerMm, centreP
     seen[3 * v + 2] = z * cos - x * sin;
   }
   return seen;
+}
+
+/** How the side of a face that is turned to the eye is painted: the outermost side of the winding is the cloth's face. */
+export function sideSeen(seen: Float64Array, a: number, b: number, c: number, request: PictureRequest): PictureRequest {
+  const { seamSide, facing } = request;
+  if (!seamSide || !showsSeam(seen, a, b, c, facing)) return request;
+  const seam = seamSide.map((part) => seamShade * part) as unknown as Rgb;
+  return { ...request, colours: [seamSide, seam], weave: (across) => (Math.abs(across) < seamHalfMm ? 1 : 0), sheen: 0 };
+}
+
+function showsSeam(seen: Float64Array, a: number, b: number, c: number, facing: boolean): boolean {
+  const px = (seen[3 * b] as number) - (seen[3 * a] as number);
+  const py = (seen[3 * b + 1] as number) - (seen[3 * a + 1] as number);
+  const qx = (seen[3 * c] as number) - (seen[3 * a] as number);
+  const qy = (seen[3 * c + 1] as number) - (seen[3 * a + 1] as number);
+  return px * qy - py * qx < 0 !== facing;
 }
 
 /** Light on a face, whichever of its sides is seen. */

@@ -1,5 +1,5 @@
 import type { SeenCloth } from '../cloth/mesh/compact.ts';
-import { type PictureRequest, project, seenColour, shadeOf } from './picture.ts';
+import { type PictureRequest, project, seenColour, shadeOf, sideSeen } from './picture.ts';
 import { coverFace, emptyDepth } from './raster.ts';
 import { smoothSurface } from './surface.ts';
 
@@ -40,7 +40,7 @@ export function drawCloth(cloth: SeenCloth, request: PictureRequest, title: stri
           mean((corner) => place[2 * corner + 1] ?? 0),
           z,
           shadeOf(seen, v, v + 1, v + columns, request.sheen, request.pxPerMm),
-          request,
+          sideSeen(seen, v, v + 1, v + columns, request),
         );
         const points = corners.map((corner) => [seen[3 * corner] ?? 0, seen[3 * corner + 1] ?? 0] as const);
         faces.push({ points, z, fill: `#${colour.map((part) => Math.round(part).toString(16).padStart(2, '0')).join('')}` });

@@ -33,7 +33,7 @@ export function TiedInCloth({ shown, units, dimple }: TiedInClothProps) {
     <section aria-label="Tied in cloth">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6 border-b-2 border-ink">
         <h2 className="font-medium">Tied in cloth</h2>
-        {cloth && <TakeAway knot={knot} cloth={cloth} paint={dressed.paint} blade={dressed.blade} turn={turn} />}
+        {cloth && <TakeAway name={`${knot.title} in cloth`} cloth={cloth} paint={dressed.paint} blade={dressed.blade} turn={turn} />}
       </div>
       {cloth ? (
         <KnotCloseUp {...dressed} cloth={cloth} title={knot.title} turn={turn} onTurn={setTurn} />

@@ -1,10 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
 import type { SeenCloth } from '../../core/cloth/mesh/compact.ts';
 import type { Seat } from '../../core/guide/seat.ts';
-import { paintRequest } from '../../core/seen/paintRequest.ts';
+import { tyingPaintRequest } from '../../core/seen/paintRequest.ts';
 import { paintCloth } from '../../core/seen/picture.ts';
 import type { TyingDress, TyingScene } from '../../scene/TyingScene.ts';
 import { useTurning } from './useTurning.ts';
+
+export type { TyingDress };
 
 interface TyingPictureProps {
   readonly frame: SeenCloth;
@@ -110,7 +112,7 @@ function Painted({ frame, dress, seat, turn }: Pick<TyingPictureProps, 'frame' |
     const image = context.createImageData(painted.widthPx, painted.heightPx);
     // From behind the same sides are seen as in a mirror.
     const mirrored = (dress.blade === 'right') === (seat === 'facing') ? 'right' : 'left';
-    image.data.set(paintCloth(frame, paintRequest(dress.paint, painted, turn, mirrored)));
+    image.data.set(paintCloth(frame, tyingPaintRequest(dress.paint, painted, turn, mirrored)));
     context.putImageData(image, 0, 0);
   }, [frame, dress, seat, turn]);
   return (

@@ -23,7 +23,7 @@ const indexQuery = {
 let started: PictureWorker | undefined;
 
 /** Painting is done off the page's thread, by one worker for all of a page. */
-function painter(): PictureWorker {
+export function painter(): PictureWorker {
   started ??= wrap<PictureWorker>(
     new Worker(new URL('../../workers/picture.worker.ts', import.meta.url), { type: 'module' }),
   ) as unknown as PictureWorker;

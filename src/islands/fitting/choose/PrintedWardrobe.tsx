@@ -14,7 +14,7 @@ export function PrintedWardrobe() {
   const listed = useTiesGiven();
   const { client, shirt, jacket } = values;
   return (
-    <section className="hidden print:block" aria-hidden="true">
+    <section className="paper-usual hidden print:block" aria-hidden="true">
       <p className="text-soft">{studio.name}</p>
       <h1 className="text-3xl font-semibold">{client.label}: each tie with its knots</h1>
       <p>

@@ -35,7 +35,7 @@ export function PrintedCard({ values, title, plan, request, colours, frame, stat
   const { start, tip } = plan;
   const told = waysToTell({ plan, request, state });
   return (
-    <section className="hidden print:block" aria-hidden="true">
+    <section className="paper-usual hidden print:block" aria-hidden="true">
       <div className="grid grid-cols-[76mm_1fr] gap-[10mm]">
         <FrontFigure
           id="card-front"

@@ -15,7 +15,7 @@ export function Beads({ steps, at, onGo }: BeadsProps) {
     now.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
   }, [at]);
   return (
-    <ol aria-label="Steps" className="flex overflow-x-auto border-b border-line">
+    <ol aria-label="Steps" className="flex shrink-0 overflow-x-auto border-b border-line">
       {steps.map((step, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: the steps are told by their order.
         <li key={i}>

@@ -10,12 +10,11 @@ import { parseKnot } from '../../../core/index.ts';
 import { pinchedOf } from '../../../core/start/pinch.ts';
 import { setIn, states } from '../../../core/start/reading.ts';
 import { formatLength, roughly } from '../../../core/units/length.ts';
-import type { TyingDress } from '../../../scene/TyingScene.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { usePreferences } from '../../device/preferences.tsx';
 import { useShortcuts } from '../../device/shortcuts.ts';
 import { voiceOf } from '../../device/voice.ts';
-import { TyingPicture } from '../../seen/TyingPicture.tsx';
+import { type TyingDress, TyingPicture } from '../../seen/TyingPicture.tsx';
 import { dimpleOf, tyingOf } from '../../seen/useShownCloth.ts';
 import { type LiveSteps, useTyingFrames } from '../../seen/useTyingFrames.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -24,7 +23,9 @@ import { Moves } from '../../ui/Moves.tsx';
 import { Switch } from '../../ui/Switch.tsx';
 import { Tabs } from '../../ui/Tabs.tsx';
 import { Tool } from '../../ui/Tool.tsx';
+import { useKnotTitle } from '../../wire/useKnotTitles.ts';
 import type { DrawnFitting } from '../FittingDrawn.tsx';
+import { tipSpan } from '../set/setInWords.ts';
 import { againstBelt } from '../set/startInWords.ts';
 import { Beads } from './Beads.tsx';
 import { StepTold } from './StepTold.tsx';
@@ -34,6 +35,7 @@ const opened = () => import('./sheets.ts');
 const AllInWords = lazy(() => opened().then((each) => ({ default: each.AllInWords })));
 const Lost = lazy(() => opened().then((each) => ({ default: each.Lost })));
 const Undoing = lazy(() => opened().then((each) => ({ default: each.Undoing })));
+const TakeHome = lazy(() => opened().then((each) => ({ default: each.TakeHome })));
 const FromElsewhere = lazy(() => opened().then((each) => ({ default: each.FromElsewhere })));
 
 const sheets = [
@@ -41,6 +43,7 @@ const sheets = [
   { key: 'words', label: 'In words' },
   { key: 'lost', label: 'I’m lost' },
   { key: 'undo', label: 'Undo' },
+  { key: 'card', label: 'Card' },
   { key: 'elsewhere', label: 'From elsewhere' },
 ] as const;
 type SheetCode = (typeof sheets)[number]['key'];
@@ -48,12 +51,14 @@ type SheetCode = (typeof sheets)[number]['key'];
 const seatChoices = seatCodes.map((key) => ({ key, label: seats[key].label }));
 const paceChoices = (Object.keys(paces) as PaceCode[]).map((key) => ({ key, label: paces[key].label }));
 const nears = [0.5, 0.7, 1, 1.4, 2] as const;
+const cardSeat: Seat = 'mirror';
 const usualHabits = { pins: 'left', tightens: 'blade', keeper: 'before', button: 'first', tucks: 'buttons' } as const;
 
 /** Both hands are at the crossing: the tie as it should lie now, large, and one sentence; gone through without a mouse. */
 export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
   const { plan, request, colours } = drawn;
-  const { client, studio, frame: spelled, units, state, stale } = useAsked();
+  const { values, client, studio, frame: spelled, units, state, stale } = useAsked();
+  const titleOf = useKnotTitle();
   const { preferences, prefer } = usePreferences();
   const knot = useMemo(() => parseKnot(plan.moves), [plan.moves]);
   const { blade } = request.client;
@@ -66,9 +71,20 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
       guideOf(knot, { seat, blade, pins: habits.pins }, { tie: request.tie, dimple, way, habits, reachesKeeper: plan.tail.reachesKeeper }),
     [knot, seat, blade, habits, request.tie, dimple, way, plan.tail.reachesKeeper],
   );
+  // A card goes home with the client, who ties before a mirror.
+  const cardSteps = useMemo(
+    () =>
+      guideOf(
+        knot,
+        { seat: cardSeat, blade, pins: habits.pins },
+        { tie: request.tie, dimple, way, habits, reachesKeeper: plan.tail.reachesKeeper },
+      ),
+    [knot, blade, habits, request.tie, dimple, way, plan.tail.reachesKeeper],
+  );
   const tying = useTying(plan.moves, steps.length);
   const asked = useMemo(() => tyingOf(plan, request, dimpleOf(client)), [plan, request, client]);
   const { own, usual, live, stop, again } = useTyingFrames(asked);
+  const sequences = useMemo(() => (live.kind === 'settled' ? [own, usual] : [usual, own]), [live.kind, own, usual]);
   const [turn, setTurn] = useState(0);
   const [near, setNear] = useState(2);
   const [sheet, setSheet] = useState<SheetCode>('step');
@@ -193,6 +209,19 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
       />
     ),
     undo: () => <Undoing knot={knot} seat={seat} blade={blade} onShow={(done) => tying.go(done)} />,
+    card: () => (
+      <TakeHome
+        knot={knot}
+        title={titleOf(plan)}
+        who={`${values.client.label} · ${values.tie.label}`}
+        start={start}
+        aim={`The blade tip should end ${tipSpan(plan.tip, units)} below the collar button (2 times in 3).`}
+        steps={cardSteps}
+        seat={cardSeat}
+        blade={blade}
+        sequences={sequences}
+      />
+    ),
     elsewhere: () => <FromElsewhere frame={spelled} />,
   };
   const count = (

@@ -2,4 +2,5 @@
 export { AllInWords } from './AllInWords.tsx';
 export { FromElsewhere } from './FromElsewhere.tsx';
 export { Lost } from './Lost.tsx';
+export { TakeHome } from './TakeHome.tsx';
 export { Undoing } from './Undoing.tsx';

@@ -19,6 +19,7 @@ export const answerKeys = {
   wardrobe: (clientId?: string | null) => ['wardrobe', clientId ?? null],
   list: (kind: Kind, wanted: ListWanted) => [kind, 'list', wanted],
   record: (kind: Kind, id: string) => [kind, 'one', id],
+  practice: () => ['practice'],
   fittings: () => ['fittings'],
   fitting: (id: string) => ['fittings', id],
 } as const satisfies Record<string, (...asked: never[]) => readonly unknown[]>;

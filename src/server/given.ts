@@ -8,6 +8,7 @@ import { findFitting, listFittings } from './fittings.ts';
 import type { Asked } from './http/endpoint.ts';
 import { Problem } from './http/problem.ts';
 import { orderOf } from './http/recordQuery.ts';
+import { practice } from './practice.ts';
 import { listRecords, recordsById } from './records.ts';
 import { whoAsks } from './studios.ts';
 import { wardrobe } from './wardrobe.ts';
@@ -72,6 +73,11 @@ export async function fitting(asking: Asking, id: string): Promise<Answers> {
 
 export async function fittings({ sql, studio }: Asking): Promise<Answers> {
   return [[answerKeys.fittings(), await listFittings(sql, studio.id)]];
+}
+
+/** Everyone who learns, with what they rehearsed. */
+export async function practised({ sql, studio }: Asking): Promise<Answers> {
+  return [[answerKeys.practice(), await practice(sql, studio.id)]];
 }
 
 /** One record, and of a client what belongs to them. */

@@ -11,10 +11,10 @@ import { rgbOf } from '../../src/core/colour/rgb.ts';
 import { frontEdges } from '../../src/core/seen/front.ts';
 import { fabricCodes } from '../../src/core/tie/fabrics.ts';
 import { reliefs } from '../../src/scene/cloth/relief.ts';
-import { stripOf } from '../../src/scene/cloth/strip.ts';
+import { Strip, stripOf } from '../../src/scene/cloth/strip.ts';
 import { stripTextures } from '../../src/scene/cloth/stripTexture.ts';
 import { laidUnder } from '../../src/scene/cloth/underLeaves.ts';
-import { collarOf, leafDepth } from '../../src/scene/wearer/collar.ts';
+import { collarOf, leafDepth, raisedCollarOf } from '../../src/scene/wearer/collar.ts';
 import { lapels, shirtFront } from '../../src/scene/wearer/torso.ts';
 
 const read = (code: string) => unpackCloth(gunzipSync(readFileSync(join(readyFolder, `${code}.bin.gz`))));
@@ -144,4 +144,52 @@ test('shirt and jacket are of their colours; buttons out of sight are left out, 
   assert.equal(meshesOf(shirtFront('#aabbcc', [70, 160, 900])).length, meshesOf(shirtFront('#aabbcc', [])).length + 2);
   const reach = (mm: number) => new Box3().setFromObject(meshesOf(lapels('#202830', mm))[0] as Mesh).max.x;
   assert.ok(reach(110) > reach(75) + 20);
+});
+
+test('a collar turned up stands around the neck to the height of its leaf, inside the tie, and opens as wide as it is cut', () => {
+  const box = (style: keyof typeof collarStyles) => {
+    const group = raisedCollarOf(collarStyles[style], '#ffffff');
+    assert.equal(meshesOf(group).length, 2);
+    return new Box3().setFromObject(group);
+  };
+  const [point, cutaway] = [box('point'), box('cutaway')];
+  for (const each of [point, cutaway]) {
+    assert.ok(each.max.y > 80 && each.max.y < 130, `${each.max.y} mm high`);
+    assert.ok(Math.abs(each.min.x + each.max.x) < 1e-3, 'both leaves alike');
+  }
+  const front = (style: keyof typeof collarStyles) => {
+    const [leaf] = meshesOf(raisedCollarOf(collarStyles[style], '#ffffff'));
+    const at = leaf!.geometry.getAttribute('position');
+    // The first point of the last row is the leaf's end.
+    const last = at.count - 49;
+    return new Vector3().fromBufferAttribute(at, last);
+  };
+  assert.ok(front('cutaway').x > front('point').x + 10, 'a cutaway’s points stand further back');
+  assert.ok(front('point').y > front('cutaway').y + 15, 'and lower');
+});
+
+test('a strip can be laid again: the same cloth in other places; turned round across it keeps its pattern in a mirrored picture', () => {
+  const strip = new Strip(striped, { wideMm: 90, longMm: 800, liningMm: 100 });
+  strip.lay(fourInHand.active, fourInHand.columns, -1);
+  const [mesh] = meshesOf(strip.group);
+  const before = [...mesh!.geometry.getAttribute('position').array];
+  const moved = { ...fourInHand.active, position: fourInHand.active.position.map((mm, i) => (i % 3 === 1 ? mm - 10 : mm)) };
+  strip.lay(moved, fourInHand.columns, -1);
+  const after = mesh!.geometry.getAttribute('position').array;
+  assert.ok(before.every((mm, i) => Math.abs((after[i] ?? 0) - (i % 3 === 1 ? mm - 10 : mm)) < 1e-3));
+  const other = new Strip(striped, { wideMm: 90, longMm: 800, isTurned: true });
+  other.lay(moved, fourInHand.columns, 1);
+  const [uv, turned] = [mesh!.geometry.getAttribute('uv').array, meshesOf(other.group)[0]!.geometry.getAttribute('uv').array];
+  for (let i = 0; i < uv.length; i += 2) assert.ok(Math.abs((uv[i] ?? 0) + (turned[i] ?? 0) - 1) < 1e-5);
+});
+
+test('the other side of an end is lined, lighter than the cloth is behind', () => {
+  const { seamSide } = stripTextures(striped, 40, 200, 60);
+  const { width, height, data } = seamSide.image as { width: number; height: number; data: Uint8Array };
+  const mean = (from: number, to: number) => {
+    let sum = 0;
+    for (let y = from; y < to; y++) sum += data[4 * (y * width + 5)]!;
+    return sum / (to - from);
+  };
+  assert.ok(mean(Math.floor(0.8 * height), height) > mean(0, Math.floor(0.5 * height)) + 20);
 });

@@ -30,6 +30,8 @@ export const exchangeFiles = {
   'squares.csv': { format: 'csv', kind: 'squares' },
   'outfits.csv': { format: 'csv', kind: 'outfits' },
   'namings.csv': { format: 'csv', kind: 'namings' },
+  'learners.csv': { format: 'csv', kind: 'learners' },
+  'rehearsals.csv': { format: 'csv', kind: 'rehearsals' },
   'clients.vcf': { format: 'vcard', kind: 'clients' },
   'studio.json': { format: 'json', kind: null },
 } as const;

@@ -12,6 +12,7 @@ import type { ReferenceField } from './reference.ts';
 import type { SharesField } from './shares.ts';
 import type { TakenField } from './taken.ts';
 import type { TextField } from './text.ts';
+import type { TimesField } from './times.ts';
 
 /** One thing entered of a record. What is particular to each kind stands in a file of its own. */
 export type Field =
@@ -28,7 +29,8 @@ export type Field =
   | ReferenceField
   | KnotField
   | TakenField
-  | ProfileField;
+  | ProfileField
+  | TimesField;
 
 export type FieldOf<K extends Field['kind']> = Extract<Field, { kind: K }>;
 

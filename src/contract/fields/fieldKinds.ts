@@ -14,6 +14,7 @@ import { referenceKind } from './reference.ts';
 import { sharesKind } from './shares.ts';
 import { takenKind } from './taken.ts';
 import { textKind } from './text.ts';
+import { timesKind } from './times.ts';
 
 const fieldKinds: { readonly [K in Field['kind']]: FieldKind<FieldOf<K>> } = {
   text: textKind,
@@ -30,6 +31,7 @@ const fieldKinds: { readonly [K in Field['kind']]: FieldKind<FieldOf<K>> } = {
   knot: knotKind,
   taken: takenKind,
   profile: profileKind,
+  times: timesKind,
 };
 
 /** What is particular to a field's kind. */

@@ -11,6 +11,8 @@ export const kindWords: Readonly<Record<Kind, { readonly one: string; readonly m
   squares: { one: 'pocket square', many: 'pocket squares' },
   outfits: { one: 'outfit', many: 'outfits' },
   namings: { one: 'knot name', many: 'knot names' },
+  learners: { one: 'learner', many: 'learners' },
+  rehearsals: { one: 'rehearsal', many: 'rehearsals' },
 };
 
 /** In the order in which they lean on each other. */
@@ -24,6 +26,8 @@ export const kindCodes: readonly Kind[] = [
   'squares',
   'outfits',
   'namings',
+  'learners',
+  'rehearsals',
 ];
 
 export function isKind(text: string | undefined): text is Kind {

@@ -5,6 +5,7 @@ import type { AimCode } from '../../core/plan/aims.ts';
 import type { DressCodeKey } from '../../core/plan/dressCodes.ts';
 import type { Caution, DimpleLiking, DressingHabits, Liking, TiedBy } from '../../core/plan/habits.ts';
 import type { HouseRules } from '../../core/plan/schools.ts';
+import type { learnerKinds, PracticeGoal, Run } from '../../core/practice/parts.ts';
 import type { FabricCode } from '../../core/tie/fabrics.ts';
 import type { Construction, TieState } from '../../core/tie/making.ts';
 import type { PatternCode } from '../../core/tie/patterns.ts';
@@ -189,6 +190,26 @@ export interface NamingRecord extends Kept {
   readonly word: string;
 }
 
+/** Whoever learns to tie here. */
+export interface LearnerRecord extends Kept {
+  readonly label: string;
+  readonly who: keyof typeof learnerKinds;
+  /** Where a client learns. */
+  readonly clientId: string | null;
+  readonly class: string;
+  readonly child: boolean;
+  readonly goal: PracticeGoal | null;
+  readonly note: string;
+}
+
+/** One timed run through a tying. */
+export interface RehearsalRecord extends Kept, Run {
+  readonly label: string;
+  readonly learnerId: string;
+  /** What was remarked on it. */
+  readonly note: string;
+}
+
 export interface RecordOf {
   readonly people: PersonRecord;
   readonly regulations: RegulationRecord;
@@ -199,6 +220,8 @@ export interface RecordOf {
   readonly squares: SquareRecord;
   readonly outfits: OutfitRecord;
   readonly namings: NamingRecord;
+  readonly learners: LearnerRecord;
+  readonly rehearsals: RehearsalRecord;
 }
 
 export type Kind = keyof RecordOf;

@@ -12,6 +12,8 @@ const says: Readonly<Record<ExchangeFile, string>> = {
   'squares.csv': 'pocket squares',
   'outfits.csv': 'outfits',
   'namings.csv': 'the studio’s own names for knots',
+  'learners.csv': 'learners: pupils, clients and staff who learn to tie',
+  'rehearsals.csv': 'rehearsals, each with the seconds of its steps',
   'clients.vcf': 'clients as contact cards, vCard 4.0',
   'studio.json': 'the whole studio, with every measure and fitting',
 };

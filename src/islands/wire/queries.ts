@@ -2,6 +2,7 @@ import { QueryClient, queryOptions } from '@tanstack/react-query';
 import { answerKeys, type ListWanted } from '../../contract/answerKeys.ts';
 import type { ExchangeFile, ImportReport } from '../../contract/exchange/report.ts';
 import type { Fitting, FittingDraft, FittingSummary } from '../../contract/fitting.ts';
+import type { Practice } from '../../contract/practice.ts';
 import type { Kind, Page, RecordOf, StudioSeen, Wardrobe } from '../../contract/records/records.ts';
 import type { WalkIn } from '../../contract/walkIn.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
@@ -66,6 +67,8 @@ export function keepRecord<K extends Kind>(kind: K, record: RecordOf[K], units: 
 export function addWalkIn(walkIn: WalkIn, units: LengthUnit): Promise<Wardrobe> {
   return ask(`/api/walk-ins?units=${units}`, { method: 'POST', body: walkIn });
 }
+
+export const practiceQuery = queryOptions({ queryKey: answerKeys.practice(), queryFn: () => ask<Practice>('/api/practice') });
 
 export const fittingsQuery = queryOptions({ queryKey: answerKeys.fittings(), queryFn: () => ask<FittingSummary[]>('/api/fittings') });
 

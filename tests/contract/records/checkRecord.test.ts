@@ -20,12 +20,15 @@ test('a new one of each kind is right as soon as it has a name and what it leans
     outfits: { clientId: randomUUID(), shirtId: randomUUID() },
     namings: { word: 'Li Ro Li Co T' },
     regulations: { asOf: '2026-03-01' },
+    rehearsals: { learnerId: randomUUID(), knot: 'Li Ro Li Co T', doneOn: '2026-11-02' },
   };
   for (const kind of kindCodes) {
     assert.deepEqual(paths(kind, leaning[kind] ?? {}), [], kind);
   }
   assert.deepEqual(paths('outfits', {}), ['clientId', 'shirtId']);
   assert.deepEqual(paths('namings', {}), ['word']);
+  assert.deepEqual(paths('rehearsals', {}), ['learnerId', 'knot', 'doneOn']);
+  assert.deepEqual(paths('rehearsals', { ...leaning.rehearsals, seconds: [4, -1] }), ['seconds.1'], 'no step takes less than no time');
   assert.deepEqual([paths('regulations', {}), paths('regulations', { asOf: '1 March' })], [['asOf'], ['asOf']], 'a rule is dated');
 });
 

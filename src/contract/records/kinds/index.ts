@@ -3,10 +3,12 @@ import type { Kind } from '../records.ts';
 import { clients } from './clients.ts';
 import { jackets } from './jackets.ts';
 import type { KindOf } from './kindOf.ts';
+import { learners } from './learners.ts';
 import { namings } from './namings.ts';
 import { outfits } from './outfits.ts';
 import { people } from './people.ts';
 import { regulations } from './regulations.ts';
+import { rehearsals } from './rehearsals.ts';
 import { shirts } from './shirts.ts';
 import { squares } from './squares.ts';
 import { ties } from './ties.ts';
@@ -22,6 +24,8 @@ export const kinds: { readonly [K in Kind]: KindOf<K> } = {
   squares,
   outfits,
   namings,
+  learners,
+  rehearsals,
 };
 
 /** The fields of a kind as a plain list. */

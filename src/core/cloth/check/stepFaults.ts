@@ -5,7 +5,7 @@ import { crossings } from './crossings.ts';
 import { wrongOrders } from './passOrder.ts';
 
 /** What can be wrong with a step that is settled after whole moves. */
-export type StepFault = 'through-itself' | 'wrong-order' | 'wrong-side' | 'wrong-face' | 'end-elsewhere';
+export type StepFault = 'through-itself' | 'wrong-order' | 'wrong-face' | 'end-elsewhere';
 
 /** The middle of a pass tells which way it turns its face. */
 const middle = { from: 0.3, to: 0.7 } as const;
@@ -14,8 +14,8 @@ const asideMm = 12;
 
 /**
  * Holds a settled step to its word: no cloth through cloth; passes across the front over all that they cross and those behind under it;
- * the newest pass on the word's side of the wearer, its face to the front where it passes in front and its seam side where it passes
- * behind; and the end hanging where the step says.
+ * the newest pass with its face to the front where it passes in front and its seam side where it passes behind; and the end hanging
+ * where the step says.
  */
 export function stepFaults(mesh: ClothMesh, knot: Knot, done: number): StepFault[] {
   const faults: StepFault[] = [];
@@ -30,10 +30,8 @@ export function stepFaults(mesh: ClothMesh, knot: Knot, done: number): StepFault
   const inner = rows.slice(Math.floor(middle.from * rows.length), Math.ceil(middle.to * rows.length));
   const facing = inner.reduce((sum, row) => sum + at(row, 2, n), 0) / inner.length;
   if (facing > 0 !== (pass.side === 'front')) faults.push('wrong-face');
-  const passesAt = inner.reduce((sum, row) => sum + at(row, 2), 0) / inner.length;
   const still = mesh.standing;
   const stillAt = p[3 * (still.first + still.entersAt * columns + centre) + 2];
-  if (passesAt > stillAt !== (pass.side === 'front')) faults.push('wrong-side');
   const end = active.rows - 1;
   const [x, z] = [at(end, 0), at(end, 2)];
   const isThere =

@@ -3,6 +3,7 @@ import type { SeenCloth, SeenStrand } from '../mesh/compact.ts';
 /** Two frames of the same rows, mixed: `share` is 0 at the first. Cloth goes straight from where it is to where it will be. */
 export function between(from: SeenCloth, to: SeenCloth, share: number): SeenCloth {
   if (share === 0 || !sameRows(from, to)) return from;
+  if (share === 1) return to;
   return { ...to, active: mixed(from.active, to.active, share), standing: mixed(from.standing, to.standing, share) };
 }
 

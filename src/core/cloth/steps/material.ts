@@ -45,7 +45,7 @@ export function wholeTie({ columns, active, standing }: SeenCloth, tie: Tie, nap
   };
 }
 
-function wholeStrand(own: SeenStrand, columns: number, napeMm: number, widthOf: (fromTipMm: number) => number, side: 1 | -1): SeenStrand {
+function wholeStrand(own: SeenStrand, columns: number, napeMm: number, widthOf: WidthOf, side: 1 | -1): SeenStrand {
   const middle = 3 * Math.floor(columns / 2);
   const [x, z] = [own.position[middle] ?? 0, own.position[middle + 2] ?? 0];
   const radius = Math.hypot(x, z - axisZ);
@@ -59,7 +59,7 @@ function wholeStrand(own: SeenStrand, columns: number, napeMm: number, widthOf: 
   position.set(own.position, stride * roundRows);
   for (let row = 1; row <= hangRows; row++) {
     const below = (hangMm * row) / hangRows;
-    hangOn(position, stride * (roundRows + own.rows + row - 1), strand, below, widthOf(hangMm - below), columns);
+    hangOn(position, stride * (roundRows + own.rows + row - 1), strand, below, widthOf, hangMm, columns);
   }
   return {
     rows: roundRows + own.rows + hangRows,
@@ -73,7 +73,7 @@ function wholeStrand(own: SeenStrand, columns: number, napeMm: number, widthOf: 
   };
 }
 
-function alongTie(strand: SettledStrand, napeMm: number, widthOf: (fromTipMm: number) => number, side: 1 | -1): SeenStrand {
+function alongTie(strand: SettledStrand, napeMm: number, widthOf: WidthOf, side: 1 | -1): SeenStrand {
   const count = Math.max(2, Math.round(napeMm / rowMm));
   const position = new Float64Array(3 * frameColumns * (count + 1));
   const parts: Part[] = [];
@@ -90,7 +90,7 @@ function alongTie(strand: SettledStrand, napeMm: number, widthOf: (fromTipMm: nu
       continue;
     }
     if (x < endMm) {
-      hangOn(position, out, strand, endMm - x, widthOf(x), frameColumns);
+      hangOn(position, out, strand, endMm - x, widthOf, endMm, frameColumns);
       parts.push('hang');
       continue;
     }
@@ -107,6 +107,9 @@ function alongTie(strand: SettledStrand, napeMm: number, widthOf: (fromTipMm: nu
   }
   return { rows: count + 1, parts, rest: new Float64Array(count).fill(napeMm / count), position };
 }
+
+/** The tie's own width so far from the tip, mm. */
+type WidthOf = (fromTipMm: number) => number;
 
 type Laid = Pick<SettledStrand, 'columns' | 'rows' | 'position'>;
 
@@ -135,17 +138,22 @@ function round(position: Float64Array, out: number, strand: Laid, share: number,
 const axisZ = shirtZMm - neckRadiusMm;
 const napeRiseMm = 8;
 
-/** Straight down from where a strand ends, flat and as wide as the tie is there, and by and by back to the shirt. */
-function hangOn(position: Float64Array, out: number, strand: Laid, belowMm: number, widthMm: number, of: number): void {
+/** Straight down from where a strand ends, `tipMm` from its tip, flat and by and by as wide as the tie is and back to the shirt. */
+function hangOn(position: Float64Array, out: number, strand: Laid, belowMm: number, widthOf: WidthOf, tipMm: number, of: number): void {
+  const widthMm = widthOf(tipMm - belowMm);
   const { rows, columns } = strand;
   const last = 3 * ((rows - 1) * columns + Math.floor(columns / 2));
   const [x, y, z] = [0, 1, 2].map((axis) => strand.position[last + axis] ?? 0) as [number, number, number];
   const edge = (axis: number) => acrossAt(strand, rows - 1, of - 1, axis, of) - acrossAt(strand, rows - 1, 0, axis, of);
   const wide = Math.hypot(edge(0), edge(1), edge(2)) || 1;
+  const fold = Math.min(1, wide / Math.max(1, widthOf(tipMm)));
   const restZ = Math.min(z, shirtZMm + restOffMm);
   const t = Math.min(1, belowMm / restOverMm);
+  // What was held folded opens to its own width by and by.
+  const open = Math.min(1, belowMm / opensOverMm);
+  const own = widthMm * (fold + (1 - fold) * open * open * (3 - 2 * open));
   for (let c = 0; c < of; c++) {
-    const aside = (c / (of - 1) - 0.5) * widthMm;
+    const aside = (c / (of - 1) - 0.5) * own;
     position[out + 3 * c] = x + (aside * edge(0)) / wide;
     position[out + 3 * c + 1] = y - belowMm + (aside * edge(1)) / wide;
     position[out + 3 * c + 2] = z + (restZ - z) * t * t * (3 - 2 * t) + (aside * edge(2)) / wide;
@@ -154,3 +162,4 @@ function hangOn(position: Float64Array, out: number, strand: Laid, belowMm: numb
 
 const restOffMm = 8;
 const restOverMm = 220;
+const opensOverMm = 110;

@@ -29,12 +29,14 @@ import { tipSpan } from '../set/setInWords.ts';
 import { againstBelt } from '../set/startInWords.ts';
 import { Beads } from './Beads.tsx';
 import { StepTold } from './StepTold.tsx';
+import { useRehearsing } from './useRehearsing.ts';
 import { type PaceCode, paces, useTying } from './useTying.ts';
 
 const opened = () => import('./sheets.ts');
 const AllInWords = lazy(() => opened().then((each) => ({ default: each.AllInWords })));
 const Lost = lazy(() => opened().then((each) => ({ default: each.Lost })));
 const Undoing = lazy(() => opened().then((each) => ({ default: each.Undoing })));
+const Practice = lazy(() => opened().then((each) => ({ default: each.Practice })));
 const TakeHome = lazy(() => opened().then((each) => ({ default: each.TakeHome })));
 const FromElsewhere = lazy(() => opened().then((each) => ({ default: each.FromElsewhere })));
 
@@ -43,8 +45,9 @@ const sheets = [
   { key: 'words', label: 'In words' },
   { key: 'lost', label: 'I’m lost' },
   { key: 'undo', label: 'Undo' },
+  { key: 'practice', label: 'Practice' },
   { key: 'card', label: 'Card' },
-  { key: 'elsewhere', label: 'From elsewhere' },
+  { key: 'elsewhere', label: 'Read in' },
 ] as const;
 type SheetCode = (typeof sheets)[number]['key'];
 
@@ -94,7 +97,8 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
   const voice = useRef<ReturnType<typeof voiceOf>>(undefined);
 
   const step = steps[tying.at] as GuideStep;
-  const next = () => tying.go(tying.at + 1);
+  const rehearsing = useRehearsing(tying, knot.moves.length, steps.length);
+  const { next } = rehearsing;
   const back = () => tying.go(tying.at - 1);
   const sit = (to: Seat) => {
     prefer({ view: seats[to].view, fromBehind: to === 'behind' });
@@ -209,6 +213,7 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
       />
     ),
     undo: () => <Undoing knot={knot} seat={seat} blade={blade} onShow={(done) => tying.go(done)} />,
+    practice: () => <Practice moves={plan.moves} title={titleOf(plan)} steps={steps} rehearsing={rehearsing} />,
     card: () => (
       <TakeHome
         knot={knot}
@@ -246,7 +251,7 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
         onChange={(event) => tying.scrub(Number(event.target.value))}
         onPointerUp={() => tying.go(tying.at)}
       />
-      <Button className="min-w-28 text-lg" disabled={tying.at === steps.length - 1} onClick={next}>
+      <Button className="min-w-28 text-lg" disabled={tying.at === steps.length - 1 && rehearsing.state !== 'running'} onClick={next}>
         Next
       </Button>
     </div>

@@ -2,5 +2,6 @@
 export { AllInWords } from './AllInWords.tsx';
 export { FromElsewhere } from './FromElsewhere.tsx';
 export { Lost } from './Lost.tsx';
+export { Practice } from './Practice.tsx';
 export { TakeHome } from './TakeHome.tsx';
 export { Undoing } from './Undoing.tsx';

@@ -4,6 +4,8 @@ const key = 'ropewalk.tying.1';
 /** At a learner's pace from one step to the next. */
 const moveMs = 1300;
 
+const stillsQuery = '(prefers-reduced-motion: reduce)';
+
 /** At what pace steps follow each other by themselves, in seconds a step. */
 export const paces = { learner: { label: 'learner', s: 9 }, usual: { label: 'usual', s: 6 }, quick: { label: 'quick', s: 3.5 } } as const;
 export type PaceCode = keyof typeof paces;
@@ -17,6 +19,8 @@ export interface Tying {
   readonly isByItself: boolean;
   readonly pace: PaceCode;
   readonly go: (to: number) => void;
+  /** Makes the step at hand once more. */
+  readonly again: () => void;
   readonly scrub: (to: number) => void;
   readonly setByItself: (on: boolean) => void;
   readonly setPace: (pace: PaceCode) => void;
@@ -50,11 +54,13 @@ export function useTying(moves: string, count: number): Tying {
     if (to === at && shownAt === at) return;
     setAt(to);
     sessionStorage.setItem(key, JSON.stringify({ moves, at: to }));
-    const stills = matchMedia('(prefers-reduced-motion: reduce)').matches;
+    const stills = matchMedia(stillsQuery).matches;
     if (stills || Math.abs(to - shownAt) > 1.01) return rest(to);
+    move(shownAt, to);
+  };
+  const move = (from: number, to: number) => {
     cancelAnimationFrame(frame.current);
     setMoving(true);
-    const from = shownAt;
     const began = performance.now();
     const step = (now: number) => {
       const share = Math.max(0, Math.min(1, (now - began) / moveMs));
@@ -78,6 +84,7 @@ export function useTying(moves: string, count: number): Tying {
     isByItself,
     pace,
     go,
+    again: () => (matchMedia(stillsQuery).matches ? rest(at) : move(Math.max(0, at - 1), at)),
     scrub: (to) => {
       rest(to);
       setByItself(false);

@@ -10,6 +10,11 @@ export interface Section {
 }
 
 export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
+  learners: [{ title: 'Learner', keys: ['label', 'who', 'clientId', 'class', 'child', 'goal', 'note'] }],
+  rehearsals: [
+    { title: 'Rehearsal', keys: ['label', 'learnerId', 'knot', 'part', 'doneOn'] },
+    { title: 'How it went', keys: ['seconds', 'clean', 'wrong', 'note'] },
+  ],
   people: [
     { title: 'Person', keys: ['name', 'note'] },
     {

@@ -14,6 +14,7 @@ import { ProfileEntry } from './ProfileEntry.tsx';
 import { ReferenceEntry } from './ReferenceEntry.tsx';
 import { TakenEntry } from './TakenEntry.tsx';
 import { TextEntry } from './TextEntry.tsx';
+import { TimesEntry } from './TimesEntry.tsx';
 
 const entries: { readonly [K in Field['kind']]: (props: FieldEntryProps<FieldOf<K>>) => ReactNode } = {
   text: TextEntry,
@@ -31,6 +32,7 @@ const entries: { readonly [K in Field['kind']]: (props: FieldEntryProps<FieldOf<
   knot: KnotEntry,
   taken: TakenEntry,
   profile: ProfileEntry,
+  times: TimesEntry,
 };
 
 /** The field for one thing entered of a record. */

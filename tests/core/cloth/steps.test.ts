@@ -1,0 +1,164 @@
+import assert from 'node:assert/strict';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import test from 'node:test';
+import { gunzipSync } from 'node:zlib';
+import { checkedTies, checkStep } from '../../../scripts/cloth/checkSteps.ts';
+import { stepsFolder } from '../../../scripts/cloth/readyFolder.ts';
+import { knotsWithSteps } from '../../../scripts/cloth/settleSteps.ts';
+import { clothSourceHash } from '../../../scripts/cloth/sourceHash.ts';
+import type { StepsIndex } from '../../../src/contract/clothIndex.ts';
+import { wrongOrders } from '../../../src/core/cloth/check/passOrder.ts';
+import { stepFaults } from '../../../src/core/cloth/check/stepFaults.ts';
+import { measureNormals } from '../../../src/core/cloth/forces/elastic.ts';
+import { packCloth, type SeenCloth, seenOf } from '../../../src/core/cloth/mesh/compact.ts';
+import { referenceSteps } from '../../../src/core/cloth/reference.ts';
+import { drawingUp } from '../../../src/core/cloth/steps/drawingUp.ts';
+import { frameAt, type Moment, momentBetween } from '../../../src/core/cloth/steps/moment.ts';
+import { framesAMove, packSequence, type TyingSequence, unpackSequence } from '../../../src/core/cloth/steps/sequence.ts';
+import { settle } from '../../../src/core/cloth/steps/settle.ts';
+import { tieInCloth } from '../../../src/core/cloth/tieInCloth.ts';
+import { enumerateKnots, formatKnot, parseKnot } from '../../../src/core/index.ts';
+import { knotCode } from '../../../src/core/knot/code.ts';
+
+const index = JSON.parse(readFileSync(join(stepsFolder, 'index.json'), 'utf8')) as StepsIndex;
+const readySteps = (code: string) => unpackSequence(gunzipSync(readFileSync(join(stepsFolder, `${code}.bin.gz`))));
+const windsor = parseKnot('Li Co Ri Lo Ci Ro Li Co T');
+const halfWindsor = parseKnot('Li Ro Ci Lo Ri Co T');
+
+test('every step of the words to five moves and of the everyday ones, in three ties, is the word’s', () => {
+  const words = [...enumerateKnots(5), halfWindsor, windsor];
+  let checked = 0;
+  for (const knot of words) {
+    const ties = knot.moves.length > 5 ? checkedTies.slice(0, 1) : checkedTies;
+    for (const tie of ties) {
+      for (let done = 0; done <= knot.moves.length + 1; done++) {
+        const { step, faults } = checkStep(knot, tie, done);
+        assert.deepEqual(faults, [], step);
+        checked++;
+      }
+    }
+  }
+  assert.ok(checked > 90, `${checked} steps`);
+});
+
+test('cloth that lies the wrong way is found: a winding turned front to back, and an end on the other side', () => {
+  const done = 3;
+  const { mesh } = settle(referenceSteps(halfWindsor), done);
+  assert.deepEqual(stepFaults(mesh, halfWindsor, done), []);
+  const { position } = mesh;
+  for (let i = 2; i < position.length; i += 3) position[i] = -position[i]!;
+  measureNormals(mesh, mesh.active);
+  const turned = stepFaults(mesh, halfWindsor, done);
+  assert.ok(turned.includes('wrong-order') && turned.includes('end-elsewhere'), turned.join());
+  assert.ok(wrongOrders(mesh, halfWindsor).length > 2);
+  const aside = settle(referenceSteps(halfWindsor), 1).mesh;
+  for (let i = 0; i < aside.position.length; i += 3) aside.position[i] = -aside.position[i]!;
+  measureNormals(aside, aside.active);
+  assert.ok(stepFaults(aside, halfWindsor, 1).includes('end-elsewhere'));
+});
+
+test('the same question gives the same step, bit for bit', () => {
+  const [one, other] = [settle(referenceSteps(halfWindsor), 2.5), settle(referenceSteps(halfWindsor), 2.5)];
+  assert.deepEqual(one.frame.active.position, other.frame.active.position);
+  assert.deepEqual(one.mesh.position, other.mesh.position);
+});
+
+test('a frame holds all of the tie: the same rows at every step, from the nape to both tips', () => {
+  const request = referenceSteps(windsor);
+  const [first, later] = [settle(request, 0).frame, settle(request, 5).frame];
+  for (const which of ['active', 'standing'] as const) {
+    assert.equal(first[which].rows, later[which].rows);
+    assert.ok(widthOf(first, which, 0) > 20, 'a band around the neck');
+    assert.ok(widthOf(first, which, first[which].rows - 1) < 2, 'a point at its end');
+  }
+  const cloth = (frame: SeenCloth) => [...frame.active.rest, ...frame.standing.rest].reduce((sum, mm) => sum + mm, 0);
+  assert.ok(Math.abs(cloth(first) - request.tie.lengthMm) < 1, `${cloth(first)} mm of ${request.tie.lengthMm}`);
+  assert.ok(Math.abs(cloth(later) - request.tie.lengthMm) < 1);
+  const napes = (['active', 'standing'] as const).map((which) => middleOf(first, which, 0));
+  assert.ok(Math.hypot(...[0, 1, 2].map((axis) => napes[0]![axis]! - napes[1]![axis]!)) < 6, 'both arms meet at the nape');
+});
+
+test('the drawing-up ends in the very knot that the choice shows', () => {
+  const request = { ...referenceSteps(parseKnot('Lo Ri Co T')), standingMm: 350 };
+  const tied = tieInCloth(request);
+  assert.equal(tied.kind, 'tied');
+  if (tied.kind !== 'tied') return;
+  const own = seenOf(tied.mesh);
+  const frames = drawingUp(request);
+  assert.ok(frames.length >= 2, `${frames.length} frames`);
+  const last = frames.at(-1)!;
+  for (const which of ['active', 'standing'] as const) {
+    const stride = 3 * own.columns;
+    const from = last[which].position.findIndex(
+      (_, i) => i % stride === 0 && last[which].position.subarray(i, i + stride).every((value, k) => value === own[which].position[k]),
+    );
+    assert.ok(from >= 0, 'its own rows are in it');
+    assert.deepEqual(last[which].position.slice(from, from + own[which].position.length), own[which].position);
+  }
+});
+
+test('every named knot has its steps ready, by the code as it is, each with its movement within its bytes', () => {
+  assert.equal(index.source, clothSourceHash('steps'), 'run `npm run cloth steps`');
+  const files = new Set(readdirSync(stepsFolder));
+  for (const knot of knotsWithSteps) {
+    const code = knotCode(knot);
+    assert.ok(files.has(`${code}.bin.gz`), formatKnot(knot));
+    const { bytes } = index.knots[code]!;
+    assert.ok(bytes < (knot.moves.length > 9 ? 75_000 : 60_000), `${formatKnot(knot)}: ${bytes} bytes`);
+    const { moving, finished, drawn } = readySteps(code);
+    assert.equal(moving.length, knot.moves.length * framesAMove + 1);
+    assert.equal(finished === undefined, knot.finish === 'open');
+    assert.equal(drawn.length, 4, formatKnot(knot));
+  }
+});
+
+test('a sequence comes out of its bytes to a twentieth of a millimetre', () => {
+  const frame = settle(referenceSteps(halfWindsor), 1).frame;
+  const sequence: TyingSequence = { moving: [frame], finished: frame, drawn: [] };
+  const back = unpackSequence(packSequence(sequence));
+  assert.equal(back.drawn.length, 0);
+  for (const again of [back.moving[0]!, back.finished!])
+    again.active.position.forEach((mm, i) => {
+      assert.ok(Math.abs(mm - frame.active.position[i]!) <= 0.0501);
+    });
+  assert.throws(() => unpackSequence(packCloth(frame).subarray(1)), /no tying|no knot/);
+});
+
+test('between two steps the cloth is where it goes through; what is not settled is not shown', () => {
+  const { moving, finished, drawn } = readySteps(knotCode(halfWindsor));
+  const sequence = { moving, finished, drawn };
+  const done = (at: number): Moment => ({ of: 'moves', done: at });
+  assert.equal(frameAt(sequence, done(2)), moving[8]);
+  const [from, to] = [moving[8]!, moving[9]!];
+  const half = frameAt(sequence, momentBetween(done(2), done(3), 0.125))!;
+  half.active.position.forEach((mm, i) => {
+    assert.ok(Math.abs(mm - (from.active.position[i]! + to.active.position[i]!) / 2) < 1e-9);
+  });
+  const gaps = { ...sequence, moving: moving.map((frame, i) => (i % 4 === 0 ? frame : undefined)), drawn: [] };
+  assert.equal(frameAt(gaps, done(2.4)), undefined);
+  assert.equal(frameAt(gaps, { of: 'drawn', share: 1, up: 1 }), undefined);
+  assert.equal(frameAt({ ...sequence, finished: undefined }, { of: 'finished' }), moving.at(-1));
+  assert.equal(frameAt(sequence, { of: 'drawn', share: 1, up: 1 }), drawn.at(-1));
+});
+
+test('a knot that is not slid up hangs lower, by its knot and by what hangs, and its neck stays where it is', () => {
+  const sequence = readySteps(knotCode(halfWindsor));
+  const [low, up] = [0, 1].map((share) => frameAt(sequence, { of: 'drawn', share: 1, up: share })!);
+  const enters = up!.active.parts.lastIndexOf('arm') + 1;
+  assert.ok(middleOf(low!, 'active', enters + 4)[1]! < middleOf(up!, 'active', enters + 4)[1]! - 30);
+  assert.deepEqual(middleOf(low!, 'active', 0), middleOf(up!, 'active', 0));
+  const tuckedThenDrawn = momentBetween({ of: 'finished' }, { of: 'drawn', share: 0.5, up: 0 }, 0.5);
+  assert.ok(tuckedThenDrawn.of === 'drawn' && tuckedThenDrawn.share < 0.5, 'from the band on it is drawn up');
+});
+
+function middleOf({ columns, ...strands }: SeenCloth, which: 'active' | 'standing', row: number): number[] {
+  const i = 3 * (row * columns + Math.floor(columns / 2));
+  return [...strands[which].position.subarray(i, i + 3)];
+}
+
+function widthOf({ columns, ...strands }: SeenCloth, which: 'active' | 'standing', row: number): number {
+  const { position } = strands[which];
+  const [a, b] = [3 * row * columns, 3 * (row * columns + columns - 1)];
+  return Math.hypot(...[0, 1, 2].map((axis) => position[a + axis]! - position[b + axis]!));
+}

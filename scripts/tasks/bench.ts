@@ -9,16 +9,18 @@ import { benchPlanEndpoint } from '../benches/planEndpoint.ts';
 import { benchScene } from '../benches/scene.ts';
 import { benchSearch } from '../benches/search.ts';
 import { benchStages } from '../benches/stages.ts';
+import { benchSteps } from '../benches/steps.ts';
 import { benchTies } from '../benches/ties.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
 
-/** `npm run bench` measures everything; `npm run bench core` (or choice, laws, paint, cloth, scene, load, plan, stages, records) one part. */
+/** `npm run bench` measures everything; `npm run bench core` (or choice, laws, paint, cloth, steps, scene, load, plan, stages, records) one part. */
 const parts = {
   core: benchCore,
   choice: benchChoice,
   laws: benchLaws,
   paint: () => withCrowdedStudio(benchPaint),
   cloth: benchCloth,
+  steps: benchSteps,
   scene: () => withCrowdedStudio(benchScene),
   load: benchFirstLoad,
   plan: benchPlanEndpoint,

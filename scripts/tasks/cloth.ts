@@ -66,7 +66,7 @@ async function gathered<What>(kind: string): Promise<What[]> {
 function tellChecked(all: readonly CheckedStep[]): void {
   const wrong = all.filter(({ faults }) => faults.length > 0);
   for (const { step, faults } of wrong) console.log(`${step}: ${faults.join(', ')}`);
-  console.log(`${all.length} steps checked, ${wrong.length} at fault.`);
+  console.log(`${all.length} steps checked, ${wrong.length} with errors.`);
 }
 
 async function tieReady(): Promise<void> {

@@ -1,6 +1,5 @@
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { PNG } from 'pngjs';
 import type { WebDriver } from 'selenium-webdriver';
 import { openBrowser } from '../machine/browser.ts';
 import { buildIfNeeded } from '../machine/build.ts';
@@ -61,16 +60,6 @@ const pictures: readonly Picture[] = [
     },
   },
   {
-    name: 'side-by-side',
-    path: '/',
-    prepare: async (page) => {
-      await wearing(page, 'Tobiah');
-      await (await page.button('Side by side')).click();
-      await (await page.one('//label[normalize-space()="another tie"]')).click();
-      await page.one('//*[starts-with(text(), "Compared with")]');
-    },
-  },
-  {
     name: 'all-ties',
     path: '/',
     prepare: async (page) => {
@@ -101,23 +90,38 @@ const pictures: readonly Picture[] = [
     },
   },
   {
-    name: 'choose-a-tie',
-    path: '/',
+    name: 'step-mirror',
+    path: '/?stage=tie',
     prepare: async (page) => {
       await page.choose('Client', 'Edrin');
-      await page.open('/choose-a-tie');
-      await page.one('//*[contains(text(), "ties work with this outfit")]');
+      await (await page.one('//legend[.="Seen"]/following::label[normalize-space()="wearer’s mirror"]')).click();
+      await atStep(page, 4);
     },
   },
   {
-    name: 'buying-brief',
-    path: '/',
+    name: 'step-facing',
+    path: '/?stage=tie',
     prepare: async (page) => {
       await page.choose('Client', 'Tobiah');
-      await page.choose('Shirt', 'White poplin');
-      await page.open('/buying-brief');
-      await page.one('//*[starts-with(@aria-label, "Ties that would serve")]');
-      await page.waitFor(async () => !/Loading the others/.test(await page.body()), 'the other outfits were not looked at');
+      await atStep(page, 3);
+    },
+  },
+  {
+    name: 'card',
+    path: '/?stage=tie',
+    prepare: async (page) => {
+      await page.choose('Client', 'Edrin');
+      await page.choose('Client', 'Tobiah');
+      await (await page.one('//*[@role="tab"][.="Card"]')).click();
+      await atStep(page, 5);
+    },
+  },
+  {
+    name: 'practice',
+    path: '/practice',
+    prepare: async (page) => {
+      await (await page.button('Odo Fenwright')).click();
+      await page.one('//figure//*[name()="svg"]');
     },
   },
   {
@@ -154,6 +158,13 @@ const pictures: readonly Picture[] = [
   },
 ];
 
+/** A step of the tying, in this very tie. */
+async function atStep(page: FittingScreen, step: number): Promise<void> {
+  await page.one('//main//canvas[@data-drawn="true"]');
+  await (await page.one(`(//ol[@aria-label="Steps"]//button)[${step + 1}]`)).click();
+  await page.waitFor(async () => /Simulated in this tie/.test(await page.body()), 'it was never settled', mostTyingMs);
+}
+
 /** A client's fitting, as it is chosen from. */
 async function wearing(page: FittingScreen, client: string): Promise<void> {
   await page.choose('Client', client);
@@ -173,14 +184,6 @@ async function inCloth(page: FittingScreen, knots: number): Promise<void> {
   const said = /Simulated in this tie|In this tie\./g;
   await page.waitFor(async () => (await page.body()).match(said)?.length === knots, 'it was never tied', mostTyingMs);
 }
-
-/** Four knots, each in another cloth, cut out of their pages into one picture. */
-const fourKnots = [
-  { client: 'Edrin', tie: 'Tide teal repp stripe', knot: '6.4' },
-  { client: 'Tobiah', tie: 'Long slate grenadine', knot: '8.7' },
-  { client: 'Tobiah', tie: 'Rust silk knit, square end', knot: '4.1' },
-  { client: 'Bram', tie: 'Steward’s silver satin', knot: '5.2' },
-] as const;
 
 const folder = join(root, 'docs', 'screenshots');
 
@@ -208,7 +211,6 @@ await runTask(async () => {
           await browser.quit();
         }
       }
-      await fourInCloth(web.address);
     } finally {
       await web.stop();
     }
@@ -216,33 +218,6 @@ await runTask(async () => {
     cluster.stop();
   }
 });
-
-async function fourInCloth(address: string): Promise<void> {
-  const cells: PNG[] = [];
-  for (const { client, tie, knot } of fourKnots) {
-    const browser = await openBrowser(desk.width, desk.height);
-    try {
-      const page = fittingPageOf(browser.driver, address);
-      await page.open('/');
-      await page.choose('Client', client);
-      await page.choose('Tie', tie);
-      await page.open(`/knots/${knot}`);
-      await inCloth(page, 1);
-      const canvas = await page.one('//canvas[@data-drawn="true"]');
-      cells.push(PNG.sync.read(Buffer.from(await canvas.takeScreenshot(), 'base64')));
-    } finally {
-      await browser.quit();
-    }
-  }
-  const width = Math.max(...cells.map((cell) => cell.width));
-  const height = Math.max(...cells.map((cell) => cell.height));
-  const together = new PNG({ width: 2 * width, height: 2 * height });
-  cells.forEach((cell, i) => {
-    PNG.bitblt(cell, together, 0, 0, cell.width, cell.height, (i % 2) * width, Math.floor(i / 2) * height);
-  });
-  writeFileSync(join(folder, 'knots-in-cloth.png'), PNG.sync.write(together));
-  console.log('docs/screenshots/knots-in-cloth.png');
-}
 
 /** Window borders count in a window's size, so it is grown until the page itself has the size wanted. */
 async function fitViewport(driver: WebDriver, size: Size): Promise<void> {

@@ -74,6 +74,8 @@ export class Viewer {
   dispose(): void {
     this.clear();
     this.renderer.dispose();
+    // A browser keeps few of these at a time.
+    this.renderer.forceContextLoss();
   }
 
   private clear(): void {

@@ -20,4 +20,5 @@ test('keys are written as they are on the keyboard', () => {
   assert.equal(keyLabel('n'), 'N');
   assert.equal(keyLabel('?'), '?');
   assert.equal(keyLabel('+'), '+');
+  assert.deepEqual(['ArrowLeft', 'PageDown', 'Space'].map(keyLabel), ['←', 'Page Down', 'Space']);
 });

@@ -2,7 +2,7 @@ import type { Knot } from '../knot/knot.ts';
 import { stepsOf } from '../knot/steps.ts';
 import { type GuideStep, saysIn } from './guide.ts';
 import { frameFrom, type Seat } from './seat.ts';
-import { fallsOpen, whyNotDrag } from './undoing.ts';
+import { pullsOpen, whyNotDrag } from './undoing.ts';
 
 /** What a card has room for of a step. */
 export interface CardLine {
@@ -43,7 +43,7 @@ export function cardNotes(knot: Knot, steps: readonly GuideStep[]): string[] {
   const dimple = steps.find((step) => step.kind === 'finish' && step.finish.code === 'dimple');
   return [
     ...(dimple ? [`${dimple.title}: ${saysIn(dimple)}`] : []),
-    `Undo: ${fallsOpen(knot) ?? `make the moves the other way round, last one first. ${whyNotDrag}`}`,
+    `Undo: ${pullsOpen(knot) ?? `make the moves the other way round, last one first. ${whyNotDrag}`}`,
     'Afterwards: roll it up from the tail or hang it, and give it a day’s rest. Never store it knotted.',
   ];
 }

@@ -11,7 +11,7 @@ export interface UndoStep {
   readonly done: number | null;
 }
 
-/** Why the standing end is never dragged out of a knot that does not fall open by itself. */
+/** Why an end is never dragged out of a knot. */
 export const whyNotDrag = 'Don’t drag an end out through a tight knot: it stretches the cloth out of shape, and is the commonest repair.';
 
 /** A knot undone as it was tied, the other way round. */
@@ -46,9 +46,9 @@ export function undoingOf(knot: Knot, seat: Seat, blade: 'left' | 'right'): Undo
   ];
 }
 
-/** The gentle way for knots that fall open by themselves; `null` for all others. */
-export function fallsOpen(knot: Knot): string | null {
+/** The gentle way for knots that pull open; `null` for all others. */
+export function pullsOpen(knot: Knot): string | null {
   return knotProperties(knot).selfReleasing
-    ? 'This knot pulls open: slide it down and loosen it with a finger, then draw the tail up and out slowly. It falls open by itself; stop where it catches.'
+    ? 'This knot pulls open: slide it down, loosen it with a finger, then take the tail up and out slowly. Stop where it catches.'
     : null;
 }

@@ -44,6 +44,9 @@ export function keyLabel(key: string): string {
     ? key
     : key
         .replace('$mod', 'Ctrl')
+        .replace('ArrowRight', '→')
+        .replace('ArrowLeft', '←')
+        .replace('Page', 'Page ')
         .split('+')
         .map((part) => part.charAt(0).toUpperCase() + part.slice(1))
         .join(' + ');

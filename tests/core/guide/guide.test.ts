@@ -10,7 +10,7 @@ import { holdsOf } from '../../../src/core/guide/holds.ts';
 import { beganAs, knotsSeenAs, type Points, statesSeen } from '../../../src/core/guide/lost.ts';
 import { movesTold } from '../../../src/core/guide/movesTold.ts';
 import { bladeSide, frameFrom, type Seat, seatCodes, sideFrom } from '../../../src/core/guide/seat.ts';
-import { fallsOpen, undoingOf } from '../../../src/core/guide/undoing.ts';
+import { pullsOpen, undoingOf } from '../../../src/core/guide/undoing.ts';
 import { formatKnot, parseKnot, stepsOf, supposeTie } from '../../../src/core/index.ts';
 import { knotsInManner, mannerCodes } from '../../../src/core/knot/manners.ts';
 import { passesOf } from '../../../src/core/knot/passes.ts';
@@ -158,8 +158,8 @@ test('a knot is undone by its own moves the other way round, down to the tie han
       assert.ok(steps.at(-1)!.say.includes(sideFrom(seat, bladeSide(seat, blade))), 'back to where the blade hung');
     }),
   );
-  assert.match(fallsOpen(windsor) ?? '', /pulls open/);
-  assert.equal(fallsOpen(parseKnot('Lo Ri Co T')), null);
+  assert.match(pullsOpen(windsor) ?? '', /pulls open/);
+  assert.equal(pullsOpen(parseKnot('Lo Ri Co T')), null);
 });
 
 test('moves written for any view are read as the same knot, with all views they can have been written for', () => {

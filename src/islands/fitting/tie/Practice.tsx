@@ -17,6 +17,10 @@ interface PracticeProps {
   readonly title: string;
   readonly steps: readonly GuideStep[];
   readonly rehearsing: Rehearsing;
+  /** Shows the tying in large, going on by itself. */
+  readonly onClass: () => void;
+  /** Whether a child learns: then it is shown in fewer words. */
+  readonly onChild: (isChild: boolean) => void;
 }
 
 const partChoices = practicePartCodes.map((key) => ({ key, label: practiceParts[key].label }));
@@ -26,7 +30,7 @@ const repeatChoices = [
 ] as const;
 
 /** Runs against the clock, kept for whoever learns. */
-export function Practice({ moves, title, steps, rehearsing }: PracticeProps) {
+export function Practice({ moves, title, steps, rehearsing, onClass, onChild }: PracticeProps) {
   const { studio, units } = useAsked();
   const queries = useQueryClient();
   const { data, failureCount } = useQuery(practiceQuery);
@@ -82,6 +86,7 @@ export function Practice({ moves, title, steps, rehearsing }: PracticeProps) {
             value={learnerId}
             onChange={(event) => {
               setLearnerId(event.target.value);
+              onChild(data?.learners.find(({ id }) => id === event.target.value)?.child ?? false);
               setKept(undefined);
             }}
           >
@@ -97,6 +102,11 @@ export function Practice({ moves, title, steps, rehearsing }: PracticeProps) {
         <Link href={learnerId ? `/practice?learner=${learnerId}` : '/practice'}>Who can tie what</Link>
       </div>
       {failureCount > 0 && !data && <OutageNotice what="Learners load as soon as they are back; a run can be timed meanwhile." />}
+      {learner?.child && (
+        <p className="border-l-4 border-outside pl-3">
+          A child: an elastic or breakaway tie at play, and never alone with a tied tie. In large the steps are told in few words.
+        </p>
+      )}
       {progress && (
         <p className="text-soft">
           So far {before.length === 1 ? 'one run' : `${before.length} runs`}, {progress.inARow} clean in a row. Next:{' '}
@@ -121,6 +131,9 @@ export function Practice({ moves, title, steps, rehearsing }: PracticeProps) {
         <p className="flex flex-wrap items-center gap-x-4">
           <Button className="text-lg" onClick={begin}>
             Start the clock
+          </Button>
+          <Button look="other" onClick={onClass}>
+            Class at one pace
           </Button>
           <span className="text-soft">Then Next (or space) as each step is done, {rehearsing.count} in all.</span>
         </p>

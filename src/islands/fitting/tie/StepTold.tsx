@@ -5,6 +5,8 @@ import { Switch } from '../../ui/Switch.tsx';
 
 interface StepToldProps {
   readonly step: GuideStep;
+  /** The one after it. */
+  readonly following: GuideStep | undefined;
   readonly tie: Pick<Tie, 'fabric' | 'thicknessMm' | 'bladeMm'>;
   readonly way: DimpleWayCode | undefined;
   readonly onWay: (way: DimpleWayCode) => void;
@@ -15,7 +17,7 @@ interface StepToldProps {
 }
 
 /** One step in words: first what is done, then what tells that it was right, then the hands. */
-export function StepTold({ step, tie, way, onWay, pinch, start }: StepToldProps) {
+export function StepTold({ step, following, tie, way, onWay, pinch, start }: StepToldProps) {
   const ways = dimpleWaysFor(tie);
   return (
     <div className="space-y-2 py-2">
@@ -58,6 +60,11 @@ export function StepTold({ step, tie, way, onWay, pinch, start }: StepToldProps)
             <b className="font-medium text-outside">{step.finish.wrong}</b> {step.finish.remedy}
           </p>
         </>
+      )}
+      {following && (
+        <p className="border-t border-line pt-2 text-soft">
+          <b className="font-medium">Then:</b> {saysIn(following)}
+        </p>
       )}
     </div>
   );

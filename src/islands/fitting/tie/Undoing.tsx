@@ -1,5 +1,5 @@
 import type { Seat } from '../../../core/guide/seat.ts';
-import { fallsOpen, undoingOf, whyNotDrag } from '../../../core/guide/undoing.ts';
+import { pullsOpen, undoingOf, whyNotDrag } from '../../../core/guide/undoing.ts';
 import type { Knot } from '../../../core/index.ts';
 
 interface UndoingProps {
@@ -12,7 +12,7 @@ interface UndoingProps {
 
 /** The knot undone without harm to the tie. */
 export function Undoing({ knot, seat, blade, onShow }: UndoingProps) {
-  const gentle = fallsOpen(knot);
+  const gentle = pullsOpen(knot);
   return (
     <div className="min-h-0 space-y-2 overflow-y-auto py-2">
       {gentle && <p className="text-lg font-medium text-follows">{gentle}</p>}

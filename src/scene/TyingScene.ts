@@ -27,7 +27,7 @@ const lookings: Readonly<Record<Seat, Looking>> = {
   mirror: { from: [0, -40, 900], at: [0, -62, -10] },
   facing: { from: [0, -40, 900], at: [0, -62, -10] },
   // Over the client's right shoulder and past the neck: what hands that reach around from behind look down at.
-  behind: { from: [-130, 690, -340], at: [0, -48, 4] },
+  behind: { from: [-90, 640, -285], at: [0, -46, 6] },
 };
 const turnAxisZ = -10;
 /** Seen from behind the neck ends where it would hide the hands. */

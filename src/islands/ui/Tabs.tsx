@@ -21,7 +21,7 @@ export function Tabs<T extends string>({ label, tabs, value, onChange, children 
   };
   return (
     <div className="flex min-h-0 flex-col">
-      <div role="tablist" aria-label={label} className="flex border-b border-line" onKeyDown={onKeyDown}>
+      <div role="tablist" aria-label={label} className="flex shrink-0 flex-wrap border-b border-line" onKeyDown={onKeyDown}>
         {tabs.map(({ key, label: text, mark }) => (
           <button
             key={key}
@@ -40,7 +40,14 @@ export function Tabs<T extends string>({ label, tabs, value, onChange, children 
           </button>
         ))}
       </div>
-      <div role="tabpanel" id={`panel-${value}`} aria-labelledby={`tab-${value}`} className="min-h-0 overflow-y-auto pt-1 pr-1">
+      <div
+        role="tabpanel"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what is longer than its place is scrolled by the keys.
+        tabIndex={0}
+        id={`panel-${value}`}
+        aria-labelledby={`tab-${value}`}
+        className="min-h-0 overflow-y-auto pt-1 pr-1"
+      >
         {children}
       </div>
     </div>

@@ -25,7 +25,11 @@ test('the ready meshes come from the cloth’s code as it is now; run npm run cl
   assert.equal(index.source, clothSourceHash());
   const codes = readyKnots.map(knotCode);
   assert.deepEqual(new Set([...Object.keys(index.knots), ...Object.keys(index.refused)]), new Set(codes));
-  assert.equal(readdirSync(folder).length, Object.keys(index.knots).length + 3, 'a file for each, the index, the small pictures and the steps');
+  assert.equal(
+    readdirSync(folder).length,
+    Object.keys(index.knots).length + 3,
+    'a file for each, the index, the small pictures and the steps',
+  );
   const bytes = enumerateKnots(9).reduce((sum, knot) => sum + (index.knots[knotCode(knot)]?.bytes ?? 0), 0);
   assert.ok(bytes < 400_000, `${bytes} bytes`);
   assert.deepEqual(new Set(index.atlas.codes), new Set(Object.keys(index.knots)));

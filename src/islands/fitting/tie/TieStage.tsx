@@ -161,7 +161,7 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
   };
   return (
     <main
-      className={`grid min-h-0 grow gap-x-6 px-5 pt-1 pb-2 md:grid-cols-[minmax(0,6fr)_minmax(0,5fr)] lg:grid-rows-[minmax(0,1fr)] ${stale ? 'opacity-50' : ''}`}
+      className={`grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-x-6 px-5 pt-1 pb-2 md:grid-cols-[minmax(0,6fr)_minmax(0,5fr)] lg:grid-rows-[minmax(0,1fr)] ${stale ? 'opacity-50' : ''}`}
     >
       <section aria-label="The tie now" className="flex min-h-0 flex-col max-md:h-[34rem]">
         <div className="flex flex-wrap items-center justify-between gap-x-3">
@@ -195,7 +195,7 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
         {controls}
       </section>
       <section aria-label="Steps of the tying" className="flex min-h-0 flex-col max-md:order-first">
-        <div className="flex items-center justify-between gap-x-4">
+        <div className="flex flex-wrap items-center justify-between gap-x-4">
           <p className="figures text-soft" data-step={tying.at}>
             Step {place}
           </p>

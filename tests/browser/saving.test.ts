@@ -26,7 +26,7 @@ test('saved, found again after the server was started anew, and opened as it was
   assert.match(await row.getText(), /Windsor/);
   await row.findElement(By.css('a')).click();
   await page.waitFor(async () => (await page.start()) === start, 'another start than was saved');
-  assert.match(await page.body(), /as it was saved/);
+  await page.waitFor(async () => /as it was saved/.test(await page.body()), 'not told as it was saved');
   assert.equal(await (await page.button('Save fitting')).isEnabled(), false, 'an old fitting is not saved twice');
 });
 
@@ -110,7 +110,18 @@ test('fittings are found by what they say', async () => {
 test('a studio that keeps nothing yet still has a fitting, and an empty list says what to do', async () => {
   const { page, driver, app } = screen;
   await app.sql.begin(async (sql) => {
-    for (const table of ['fittings', 'outfits', 'squares', 'ties', 'jackets', 'shirts', 'client_measures', 'clients'])
+    for (const table of [
+      'rehearsals',
+      'learners',
+      'fittings',
+      'outfits',
+      'squares',
+      'ties',
+      'jackets',
+      'shirts',
+      'client_measures',
+      'clients',
+    ])
       await sql`delete from ${sql(table)}`;
   });
   await driver.executeScript('sessionStorage.clear();');

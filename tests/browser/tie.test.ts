@@ -180,6 +180,9 @@ test('hands busy: in large, from a tap anywhere, by itself, and told by a voice 
   await (await page.one('//button[contains(@aria-label, "Next step after")]')).click();
   await shows(told('facing', 'right', 'Li Ro Li Co T')[1]!);
   await (await page.one('//button[.="Back to the fitting"]')).click();
+  await press('w');
+  await page.one('//main[@aria-label="Tying in large"]');
+  await press(Key.ESCAPE);
   await (await page.one('//button[@aria-label="Speak each step"]')).click();
   await shows(/This browser has no voice/);
   await press('y');

@@ -18,6 +18,7 @@ export const shortcuts = {
   nextStep: { keys: ['f', 'Space', 'ArrowRight', 'PageDown', 'Enter'], plain: true, does: 'forward: the next move, while tying' },
   previousStep: { keys: ['b', 'ArrowLeft', 'PageUp', 'Backspace'], plain: true, does: 'back: the move before' },
   handsFree: { keys: ['w'], plain: true, does: 'tying in large, read from two metres' },
+  leaveLarge: { keys: ['Escape'], plain: true, does: 'back from tying in large' },
   seat: { keys: ['s'], plain: true, does: 'mirror, facing, from behind, while tying' },
   byItself: { keys: ['y'], plain: true, does: 'tying goes on by itself, or stops' },
   choose: { keys: ['Shift+C'], plain: true, does: 'stage: choose' },

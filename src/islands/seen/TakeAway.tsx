@@ -42,10 +42,10 @@ export function TakeAway({ name, cloth, paint, blade, turn, isTying = false }: T
   return (
     <p className="flex gap-4 text-note">
       <Button look="text" onClick={points}>
-        Save as PNG
+        {isTying ? 'This step: PNG' : 'Save as PNG'}
       </Button>
       <Button look="text" onClick={shapes}>
-        Save as SVG
+        {isTying ? 'This step: SVG' : 'Save as SVG'}
       </Button>
     </p>
   );

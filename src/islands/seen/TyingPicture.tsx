@@ -102,6 +102,11 @@ export function TyingPicture({ frame, collar, dress, seat, title, turn, onTurn, 
   );
 }
 
+/** The blade's side that makes a painting look as it does from a seat: from behind the same sides are seen as in a mirror. */
+export function mirroredBlade(seat: Seat, blade: 'left' | 'right'): 'left' | 'right' {
+  return (blade === 'right') === (seat === 'facing') ? 'right' : 'left';
+}
+
 const painted = { widthPx: 480, heightPx: 480, heightMm: 320 } as const;
 
 function Painted({ frame, dress, seat, turn }: Pick<TyingPictureProps, 'frame' | 'dress' | 'seat' | 'turn'>) {
@@ -110,9 +115,7 @@ function Painted({ frame, dress, seat, turn }: Pick<TyingPictureProps, 'frame' |
     const context = canvas.current?.getContext('2d');
     if (!context) return;
     const image = context.createImageData(painted.widthPx, painted.heightPx);
-    // From behind the same sides are seen as in a mirror.
-    const mirrored = (dress.blade === 'right') === (seat === 'facing') ? 'right' : 'left';
-    image.data.set(paintCloth(frame, tyingPaintRequest(dress.paint, painted, turn, mirrored)));
+    image.data.set(paintCloth(frame, tyingPaintRequest(dress.paint, painted, turn, mirroredBlade(seat, dress.blade))));
     context.putImageData(image, 0, 0);
   }, [frame, dress, seat, turn]);
   return (

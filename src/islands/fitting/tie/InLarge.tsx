@@ -1,5 +1,6 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 import { type GuideStep, saysIn } from '../../../core/guide/guide.ts';
+import { useShortcuts } from '../../device/shortcuts.ts';
 import { Button } from '../../ui/Button.tsx';
 import { capital } from '../../ui/words.ts';
 
@@ -14,8 +15,22 @@ interface InLargeProps {
   readonly onLeave: () => void;
 }
 
-/** Picture and sentence alone, read from two metres; a tap anywhere goes on. */
+/** Picture and sentence alone, on all of the screen where the browser lets it, read from two metres; a tap anywhere goes on. */
 export function InLarge({ step, place, isChild, picture, controls, onNext, onLeave }: InLargeProps) {
+  useShortcuts({ leaveLarge: onLeave });
+  const leave = useRef(onLeave);
+  leave.current = onLeave;
+  useEffect(() => {
+    // It is refused where nobody asked for it just now, as after a reload: then it fills the window.
+    void document.documentElement.requestFullscreen?.().catch(() => undefined);
+    // Escape is the browser's own then.
+    const follow = () => !document.fullscreenElement && leave.current();
+    document.addEventListener('fullscreenchange', follow);
+    return () => {
+      document.removeEventListener('fullscreenchange', follow);
+      if (document.fullscreenElement) void document.exitFullscreen().catch(() => undefined);
+    };
+  }, []);
   return (
     <main aria-label="Tying in large" className="fixed inset-0 z-40 flex flex-col bg-ground">
       <div className="flex min-h-0 grow max-lg:flex-col">

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { createPortal } from 'react-dom';
 import type { SeenCloth } from '../../../core/cloth/mesh/compact.ts';
 import { frameAt } from '../../../core/cloth/steps/moment.ts';
@@ -25,13 +25,15 @@ interface TakeHomeProps {
   readonly steps: readonly GuideStep[];
   readonly seat: Seat;
   readonly blade: 'left' | 'right';
+  /** The step at hand as a picture of its own. */
+  readonly ofStep: ReactNode;
   readonly sequences: readonly (TyingSequence | null | undefined)[];
 }
 
 const formats = (Object.keys(cardFormats) as CardFormat[]).map((key) => ({ key, label: cardFormats[key].label }));
 
 /** The card that goes home with the client: every step in a picture, and what to do around them. */
-export function TakeHome({ knot, title, who, start, aim, steps, seat, blade, sequences }: TakeHomeProps) {
+export function TakeHome({ knot, title, who, start, aim, steps, seat, blade, ofStep, sequences }: TakeHomeProps) {
   const [format, setFormat] = useState<CardFormat>('a5');
   const lines = useMemo(() => cardLines(knot, steps, seat, blade), [knot, steps, seat, blade]);
   const frames = useFrames(lines, sequences);
@@ -72,11 +74,12 @@ export function TakeHome({ knot, title, who, start, aim, steps, seat, blade, seq
           Print
         </Button>
         <Button look="text" onClick={() => save(saveSvg)}>
-          SVG
+          Card: SVG
         </Button>
         <Button look="text" onClick={() => save(savePng)}>
-          PNG
+          Card: PNG
         </Button>
+        {ofStep}
       </div>
       <p role="status" className="text-note text-soft">
         In the client’s view: {seats[seat].label}.{' '}

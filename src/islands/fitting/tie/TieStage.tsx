@@ -8,6 +8,8 @@ import { formatLength, roughly } from '../../../core/units/length.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { usePreferences } from '../../device/preferences.tsx';
 import { useShortcuts } from '../../device/shortcuts.ts';
+import { TakeAway } from '../../seen/TakeAway.tsx';
+import { mirroredBlade } from '../../seen/TyingPicture.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Loading } from '../../ui/Loading.tsx';
 import { Moves } from '../../ui/Moves.tsx';
@@ -154,6 +156,18 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
         aim={`The blade tip should end ${tipSpan(plan.tip, units)} below the collar button (2 times in 3).`}
         steps={guide.cardSteps}
         seat={cardSeat}
+        ofStep={
+          now.frame && (
+            <TakeAway
+              name={`${titleOf(plan)}, ${step.title}`}
+              cloth={now.frame}
+              paint={now.dress.paint}
+              blade={mirroredBlade(seat, blade)}
+              turn={turn}
+              isTying
+            />
+          )
+        }
         sequences={now.sequences}
       />
     ),

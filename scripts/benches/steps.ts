@@ -8,6 +8,7 @@ import { frameAt } from '../../src/core/cloth/steps/moment.ts';
 import { unpackSequence } from '../../src/core/cloth/steps/sequence.ts';
 import { settle } from '../../src/core/cloth/steps/settle.ts';
 import { formatKnot, parseKnot } from '../../src/core/index.ts';
+import { knotCode } from '../../src/core/knot/code.ts';
 import { tyingPaintRequest } from '../../src/core/seen/paintRequest.ts';
 import { paintCloth } from '../../src/core/seen/picture.ts';
 import { stepsFolder } from '../cloth/readyFolder.ts';
@@ -45,7 +46,7 @@ function settled(word: string): Line {
 function ready(): Line[] {
   const { knots } = JSON.parse(readFileSync(join(stepsFolder, 'index.json'), 'utf8')) as StepsIndex;
   const bytes = Object.values(knots).map((each) => each.bytes);
-  const packed = gunzipSync(readFileSync(join(stepsFolder, '8.8.bin.gz')));
+  const packed = gunzipSync(readFileSync(join(stepsFolder, `${knotCode(parseKnot(words[2] ?? ''))}.bin.gz`)));
   const reading = secondsOf(() => unpackSequence(packed));
   const sequence = unpackSequence(packed);
   const frames = 40;

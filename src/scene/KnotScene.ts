@@ -34,7 +34,7 @@ const turnAxisZ = -22;
 
 /** A knot tied in cloth on its collar. Draws only when something changed. */
 export class KnotScene {
-  private readonly viewer: Viewer;
+  readonly viewer: Viewer;
 
   /** Throws where the browser draws no such pictures. */
   constructor(canvas: HTMLCanvasElement) {
@@ -57,19 +57,6 @@ export class KnotScene {
       if (dress.jacketColour !== null) group.add(lapels(dress.jacketColour, dress.lapelMm));
     }
     this.viewer.show(group);
-  }
-
-  /** Turned about the upright axis: 0 from the front, 90 from the wearer's right. */
-  turn(degrees: number): void {
-    this.viewer.turn(degrees);
-  }
-
-  draw(widthPx: number, heightPx: number, pixelRatio: number): void {
-    this.viewer.draw(widthPx, heightPx, pixelRatio);
-  }
-
-  dispose(): void {
-    this.viewer.dispose();
   }
 }
 

@@ -35,7 +35,7 @@ const lowNeckMm = 52;
 
 /** A tie being tied around a raised collar, to be laid again for every frame. Draws only when asked. */
 export class TyingScene {
-  private readonly viewer: Viewer;
+  readonly viewer: Viewer;
   private strips: readonly [Strip, Strip] | undefined;
   private readonly collars = { raised: new Group(), down: new Group() };
   private dress: TyingDress | undefined;
@@ -87,17 +87,5 @@ export class TyingScene {
     const { active, standing, columns } = collar === 'down' ? laidUnder(frame, leafDepth(dress.collar), 0) : frame;
     strips[0].lay(active, columns, this.side);
     strips[1].lay(standing, columns, this.side);
-  }
-
-  turn(degrees: number): void {
-    this.viewer.turn(degrees);
-  }
-
-  draw(widthPx: number, heightPx: number, pixelRatio: number): void {
-    this.viewer.draw(widthPx, heightPx, pixelRatio);
-  }
-
-  dispose(): void {
-    this.viewer.dispose();
   }
 }

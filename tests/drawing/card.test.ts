@@ -20,7 +20,7 @@ function cardOf(word: string, format: CardFormat): string {
     { seat: 'mirror', blade: 'right', pins: 'left' },
     { tie: supposeTie({ lengthMm: 1470, bladeMm: 85, thicknessMm: 3.2 }), dimple: 'centred', habits, reachesKeeper: true },
   );
-  const lines = cardLines(knot, steps, 'mirror', 'right').map((line, i) => ({ ...line, href: `blob:step-${i}` }));
+  const lines = cardLines(steps).map((line, i) => ({ ...line, href: `blob:step-${i}` }));
   const said = {
     title: 'A knot of many words in its name',
     who: 'A client of the pilots’ guild · Navy pin-dot, medium',

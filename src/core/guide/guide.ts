@@ -3,7 +3,7 @@ import { knotProperties } from '../knot/properties.ts';
 import { endsOf } from './ends.ts';
 import { type Finishing, type FinishStep, finishingOf, type Shows } from './finishing.ts';
 import { holdAtStart, movesTold, type Teller, type ToldMove } from './movesTold.ts';
-import { bladeSide, sideFrom } from './seat.ts';
+import { sideFrom, startSide } from './seat.ts';
 
 /** One step of a tying, in the order of the hands. */
 export type GuideStep =
@@ -38,12 +38,12 @@ export function guideOf(knot: Knot, teller: Teller, finishing: Omit<Finishing, '
 }
 
 function lay(knot: Knot, teller: Teller): GuideStep {
-  const { stands } = endsOf(knot);
-  const side = sideFrom(teller.seat, bladeSide(teller.seat, teller.blade));
+  const { works, stands } = endsOf(knot);
+  const side = sideFrom(teller.seat, startSide(teller.seat, teller.blade));
   return {
     kind: 'lay',
     title: 'Lay it on',
-    say: `Collar up, tie around it, ${knotProperties(knot).startSeam === 'in' ? 'seam to the shirt' : 'seam outward'}. The blade hangs on ${side}.`,
+    say: `Collar up, tie around it, ${knotProperties(knot).startSeam === 'in' ? 'seam to the shirt' : 'seam outward'}. The ${works} hangs on ${side}.`,
     hold: holdAtStart(knot, teller),
     mind: knot.loose
       ? `The ${stands} is at its length now and stays so. Lay its dimple before the first move.`

@@ -4,7 +4,7 @@ import { type Side, type Step, stepsOf } from '../knot/steps.ts';
 import type { DressingHabits } from '../plan/habits.ts';
 import { endsOf } from './ends.ts';
 import { holdsOf } from './holds.ts';
-import { bladeSide, frameFrom, type Seat, sideFrom } from './seat.ts';
+import { frameFrom, type Seat, sideFrom, startSide } from './seat.ts';
 
 /** Who ties, from where, and how. */
 export interface Teller {
@@ -34,7 +34,7 @@ export function movesTold(knot: Knot, { seat, blade, pins }: Teller): ToldMove[]
   const holds = holdsOf(
     pins,
     works,
-    startsAt(knot, seat, blade),
+    startSide(seat, blade),
     steps.map(({ to }) => to),
   );
   return steps.map((step, i) => ({
@@ -49,22 +49,16 @@ export function movesTold(knot: Knot, { seat, blade, pins }: Teller): ToldMove[]
 
 /** What the hands do before the first move. */
 export function holdAtStart(knot: Knot, { seat, blade, pins }: Teller): string {
-  return holdsOf(pins, endsOf(knot).works, startsAt(knot, seat, blade), []).start;
+  return holdsOf(pins, endsOf(knot).works, startSide(seat, blade), []).start;
 }
 
-/** Where the end that ties hangs at the start, as whoever ties sees it: the tail takes the blade's place where it is the one to tie. */
-function startsAt(knot: Knot, seat: Seat, blade: 'left' | 'right'): 'left' | 'right' {
-  const first = stepsOf(knot, frameFrom(seat, blade))[0]?.to;
-  return first === 'left' ? 'right' : first === 'right' ? 'left' : bladeSide(seat, blade);
-}
-
-function sayPass({ spoke, side, region, from }: Pass, to: Side, works: string, stands: string, seat: Seat, before: number): string {
+function sayPass({ spoke, side }: Pass, to: Side, works: string, stands: string, seat: Seat, before: number): string {
   if (to === 'centre')
     return side === 'front'
       ? `Lift the ${works} over the front and take it down through the throat.`
       : `Bring the ${works} from behind up through the throat and over the front.`;
   const where = sideFrom(seat, to);
-  if (spoke === 'tail' && region !== 'C' && from !== 'C')
+  if (spoke === 'tail')
     return side === 'front'
       ? `Take the ${works} across the front of ${before === 0 ? `the ${stands}` : 'everything so far'} to ${where}.`
       : `Take the ${works} behind the ${stands} to ${where}.`;
@@ -81,7 +75,7 @@ function shownAt({ to, pass, shows }: Step, works: string): string {
 
 function restsAt({ to, pass }: Step, next: Side | undefined, stands: string, seat: Seat): string {
   if (to !== 'centre') return `It rests on ${sideFrom(seat, to)}, against the chest.`;
-  if (pass === 'behind') return `It hangs down the front, over what is tied.`;
+  if (pass === 'behind') return 'It hangs down the front, over what is tied.';
   return `It hangs behind${next && next !== 'centre' ? `, and shows beside the ${stands} on ${sideFrom(seat, next)}` : ''}.`;
 }
 

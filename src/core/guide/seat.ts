@@ -1,4 +1,4 @@
-import type { Frame } from '../knot/frame.ts';
+import { type Frame, regionInFrame } from '../knot/frame.ts';
 
 /** From where a tying is followed: the wearer before a mirror, someone in front of the client, or someone behind, reaching over the shoulders. */
 export const seats = {
@@ -22,7 +22,7 @@ export function sideFrom(seat: Seat, side: 'left' | 'right'): string {
   return `your ${side}, the client’s ${seat === 'facing' ? other[side] : side}`;
 }
 
-/** The blade's side at the start, as whoever ties sees it. */
-export function bladeSide(seat: Seat, blade: Frame['blade']): 'left' | 'right' {
-  return seat === 'facing' ? other[blade] : blade;
+/** The side on which the end that ties hangs at the start, as whoever ties sees it. */
+export function startSide(seat: Seat, blade: Frame['blade']): 'left' | 'right' {
+  return regionInFrame('R', frameFrom(seat, blade)) === 'R' ? 'right' : 'left';
 }

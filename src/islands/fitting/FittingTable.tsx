@@ -21,9 +21,7 @@ import { Tool } from '../ui/Tool.tsx';
 import { useAlive } from '../ui/useAlive.ts';
 import { usePrinting } from '../ui/usePrinting.ts';
 import { useKnotTitle } from '../wire/useKnotTitles.ts';
-import { CheckStage } from './check/CheckStage.tsx';
 import { ChooseStage } from './choose/ChooseStage.tsx';
-import { PrintedWardrobe } from './choose/PrintedWardrobe.tsx';
 import type { DrawnFitting } from './FittingDrawn.tsx';
 import { SaveLine } from './SaveLine.tsx';
 import { StagePath } from './StagePath.tsx';
@@ -34,6 +32,8 @@ import { useSaving } from './useSaving.ts';
 
 const AsSaved = lazy(() => import('./AsSaved.tsx').then(({ AsSaved: Said }) => ({ default: Said })));
 const CommandPalette = lazy(() => import('./CommandPalette.tsx').then(({ CommandPalette: Palette }) => ({ default: Palette })));
+const CheckStage = lazy(() => import('./check/CheckStage.tsx').then(({ CheckStage: Stage }) => ({ default: Stage })));
+const PrintedWardrobe = lazy(() => import('./choose/PrintedWardrobe.tsx').then(({ PrintedWardrobe: Card }) => ({ default: Card })));
 const TieStage = lazy(() => import('./tie/TieStage.tsx').then(({ TieStage: Stage }) => ({ default: Stage })));
 const KeysDialog = lazy(() => import('../ui/KeysDialog.tsx').then(({ KeysDialog: Dialog }) => ({ default: Dialog })));
 
@@ -162,12 +162,19 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
           <ChooseStage drawn={drawn} knots={knots} advice={plan.advice} piece={piece} onPiece={setPiece} onChoose={choose} />
         )}
         {stage === 'set' && <SetStage drawn={drawn} />}
-        {stage === 'tie' && (
-          <Suspense fallback={<Loading />}>{alive ? <TieStage key={chosen.moves} drawn={drawn} /> : <Loading />}</Suspense>
+        {(stage === 'tie' || stage === 'check') && !alive && <Loading />}
+        {alive && (
+          <Suspense fallback={<Loading />}>
+            {stage === 'tie' && <TieStage key={chosen.moves} drawn={drawn} />}
+            {stage === 'check' && <CheckStage drawn={drawn} saving={saving} hindrance={hindrance} onSave={save} />}
+          </Suspense>
         )}
-        {stage === 'check' && <CheckStage drawn={drawn} saving={saving} hindrance={hindrance} onSave={save} />}
       </div>
-      {alive && values.given === 'outfit' && <PrintedWardrobe />}
+      {alive && values.given === 'outfit' && (
+        <Suspense>
+          <PrintedWardrobe />
+        </Suspense>
+      )}
       {printing && values.given !== 'outfit' && (
         <PrintedCard
           values={values}

@@ -7,7 +7,7 @@ import type { LearnerRecord, RehearsalRecord } from '../../contract/records/reco
 import { parseKnot } from '../../core/index.ts';
 import { knotTitle } from '../../core/knot/code.ts';
 import { learnerKinds, practiceGoals, practiceParts } from '../../core/practice/parts.ts';
-import { type Progress, progressByKnot } from '../../core/practice/progress.ts';
+import { type Progress, progressByKnot, totalOf } from '../../core/practice/progress.ts';
 import { Link } from '../ui/Button.tsx';
 import { Loading } from '../ui/Loading.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
@@ -222,7 +222,7 @@ function Knot({ progress, runs, goalS, alive }: KnotProps) {
                   </Link>
                 </td>
                 <td>{practiceParts[run.part].label}</td>
-                <td className="figures text-right">{inSeconds(run.seconds.reduce((sum, s) => sum + s, 0))}</td>
+                <td className="figures text-right">{inSeconds(totalOf(run))}</td>
                 <td className="pl-4">
                   {run.clean ? 'clean' : run.wrong || 'not clean'}
                   {run.note && `. ${run.note}`}

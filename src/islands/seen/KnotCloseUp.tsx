@@ -49,7 +49,7 @@ export function KnotCloseUp(props: CloseUpProps) {
     return () => {
       gone = true;
       sight.disconnect();
-      made?.dispose();
+      made?.viewer.dispose();
     };
   }, []);
 
@@ -60,11 +60,11 @@ export function KnotCloseUp(props: CloseUpProps) {
   useEffect(() => {
     const at = canvas.current;
     if (typeof scene !== 'object' || !at) return;
-    scene.turn(turn);
+    scene.viewer.turn(turn);
     const ratio = Math.min(finestRatio, devicePixelRatio);
-    scene.draw(at.clientWidth, at.clientHeight, ratio);
+    scene.viewer.draw(at.clientWidth, at.clientHeight, ratio);
     if (ratio === finestRatio) return;
-    const rest = setTimeout(() => scene.draw(at.clientWidth, at.clientHeight, finestRatio), restMs);
+    const rest = setTimeout(() => scene.viewer.draw(at.clientWidth, at.clientHeight, finestRatio), restMs);
     return () => clearTimeout(rest);
   }, [scene, turn, cloth, paint, blade, dress]);
 

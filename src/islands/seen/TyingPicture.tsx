@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { SeenCloth } from '../../core/cloth/mesh/compact.ts';
-import type { Seat } from '../../core/guide/seat.ts';
+import { frameFrom, type Seat } from '../../core/guide/seat.ts';
+import { swapsSides } from '../../core/knot/frame.ts';
 import { tyingPaintRequest } from '../../core/seen/paintRequest.ts';
 import { paintCloth } from '../../core/seen/picture.ts';
 import type { TyingDress, TyingScene } from '../../scene/TyingScene.ts';
@@ -58,7 +59,7 @@ export function TyingPicture({ frame, collar, dress, seat, title, turn, onTurn, 
     return () => {
       gone = true;
       sized.disconnect();
-      made?.dispose();
+      made?.viewer.dispose();
     };
   }, []);
   useEffect(() => {
@@ -70,11 +71,11 @@ export function TyingPicture({ frame, collar, dress, seat, title, turn, onTurn, 
     if (typeof scene !== 'object' || !at || at.clientWidth === 0) return;
     scene.look(seat, near);
     scene.lay(frame, collar);
-    scene.turn(turn);
+    scene.viewer.turn(turn);
     const ratio = Math.min(finestRatio, devicePixelRatio);
-    scene.draw(at.clientWidth, at.clientHeight, ratio);
+    scene.viewer.draw(at.clientWidth, at.clientHeight, ratio);
     if (ratio === finestRatio || isMoving) return;
-    const rest = setTimeout(() => scene.draw(at.clientWidth, at.clientHeight, finestRatio), restMs);
+    const rest = setTimeout(() => scene.viewer.draw(at.clientWidth, at.clientHeight, finestRatio), restMs);
     return () => clearTimeout(rest);
   }, [scene, frame, collar, dress, seat, turn, near, size, isMoving]);
   const isDrawn = typeof scene === 'object';
@@ -104,7 +105,7 @@ export function TyingPicture({ frame, collar, dress, seat, title, turn, onTurn, 
 
 /** The blade's side that makes a painting look as it does from a seat: from behind the same sides are seen as in a mirror. */
 export function mirroredBlade(seat: Seat, blade: 'left' | 'right'): 'left' | 'right' {
-  return (blade === 'right') === (seat === 'facing') ? 'right' : 'left';
+  return swapsSides(frameFrom(seat, blade)) ? 'right' : 'left';
 }
 
 const painted = { widthPx: 480, heightPx: 480, heightMm: 320 } as const;

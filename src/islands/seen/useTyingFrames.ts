@@ -76,13 +76,13 @@ export function useTyingFrames(request: TyingRequest): {
       const moving = new Array<SeenCloth | undefined>(frames.length);
       let [finished, drawn]: [SeenCloth | undefined, SeenCloth[]] = [undefined, []];
       let done = 0;
-      const tell = (more: number) => {
+      const tell = (more: number, drawnShare = 0) => {
         done += more;
         if (current)
           setAnswer({
             to: asked,
             sequence: { moving: [...moving], finished, drawn },
-            live: { kind: 'settling', share: Math.min(0.99, done / (frames.length + drawingCounts)) },
+            live: { kind: 'settling', share: Math.min(0.99, (done + drawnShare * drawingCounts) / (frames.length + drawingCounts)) },
           });
       };
       const settle = async (list: readonly number[]) => {
@@ -95,7 +95,7 @@ export function useTyingFrames(request: TyingRequest): {
       await settle(frames.slice(0, moves + 1));
       if (question.knot.finish !== 'open') finished = unpackCloth(await remote.settle(question, moves + 1));
       tell(0);
-      const onProgress = proxy(() => undefined);
+      const onProgress = proxy((share: number) => tell(0, share));
       drawn = (await remote.drawUp(question, onProgress)).map(unpackCloth);
       tell(drawingCounts);
       await settle(frames.slice(moves + 1));

@@ -9,8 +9,8 @@ import { guideOf, inWordsAlone, saysIn } from '../../../src/core/guide/guide.ts'
 import { holdsOf } from '../../../src/core/guide/holds.ts';
 import { beganAs, knotsSeenAs, type Points, statesSeen } from '../../../src/core/guide/lost.ts';
 import { movesTold } from '../../../src/core/guide/movesTold.ts';
-import { bladeSide, frameFrom, type Seat, seatCodes, sideFrom } from '../../../src/core/guide/seat.ts';
-import { pullsOpen, undoingOf } from '../../../src/core/guide/undoing.ts';
+import { frameFrom, type Seat, seatCodes, sideFrom, startSide } from '../../../src/core/guide/seat.ts';
+import { pullsOpen, untyingOf } from '../../../src/core/guide/untying.ts';
 import { formatKnot, parseKnot, stepsOf, supposeTie } from '../../../src/core/index.ts';
 import { knotsInManner, mannerCodes } from '../../../src/core/knot/manners.ts';
 import { passesOf } from '../../../src/core/knot/passes.ts';
@@ -27,8 +27,8 @@ test('a side is named by whose it is: the client’s other side where one faces 
   assert.equal(sideFrom('mirror', 'left'), 'your left');
   assert.equal(sideFrom('facing', 'left'), 'your left, the client’s right');
   assert.equal(sideFrom('behind', 'left'), 'your left, the client’s left');
-  assert.equal(bladeSide('facing', 'right'), 'left');
-  assert.equal(bladeSide('behind', 'right'), 'right');
+  assert.equal(startSide('facing', 'right'), 'left');
+  assert.equal(startSide('behind', 'right'), 'right');
 });
 
 test('every move is told with the side, the pass and the visible side of the one list of steps', () => {
@@ -145,17 +145,17 @@ test('what was done so far is this knot as far as it agrees, and otherwise the b
   assert.equal(beganAs(made('Li Co Li Co Li Co Li Ro Li Co T', 7), half, 3).others.length, 0);
 });
 
-test('a knot is undone by its own moves the other way round, down to the tie hanging loose', () => {
+test('a knot is untied by its own moves the other way round, down to the tie hanging loose', () => {
   fc.assert(
     fc.property(anyKnot, anySeat, anySide, (knot, seat, blade) => {
-      const steps = undoingOf(knot, seat, blade);
+      const steps = untyingOf(knot, seat, blade);
       assert.deepEqual(
         steps.map(({ done }) => done),
         [null, knot.moves.length, ...Array.from({ length: knot.moves.length }, (_, i) => knot.moves.length - 1 - i)],
       );
       const last = passesOf(knot)[0]!;
       assert.match(steps.at(-1)!.say, last.side === 'front' ? /back across the front/ : /back behind/);
-      assert.ok(steps.at(-1)!.say.includes(sideFrom(seat, bladeSide(seat, blade))), 'back to where the blade hung');
+      assert.ok(steps.at(-1)!.say.includes(sideFrom(seat, startSide(seat, blade))), 'back to where the blade hung');
     }),
   );
   assert.match(pullsOpen(windsor) ?? '', /pulls open/);
@@ -176,12 +176,48 @@ test('moves written for any view are read as the same knot, with all views they 
 
 test('a card has a picture for every move and its tuck, says it in short and in whole, and warns', () => {
   const steps = guideOf(windsor, { seat: 'mirror', blade: 'left', pins: 'right' }, finishing);
-  const lines = cardLines(windsor, steps, 'mirror', 'left');
+  const lines = cardLines(steps);
   assert.deepEqual(
     lines.map(({ mark }) => mark),
     ['Lay it on', 'Ri', 'Co', 'Li', 'Ro', 'Ci', 'Lo', 'Ri', 'Co', 'Tuck', 'Slide it up'],
   );
   assert.ok(lines.every(({ short, whole }) => short.length > 0 && short.length < whole.length));
-  assert.match(cardNotes(windsor, steps).join(' '), /Dimple: .*Undo: .*pulls open.*day’s rest/);
+  assert.match(cardNotes(windsor, steps).join(' '), /Dimple: .*Untie: .*pulls open.*day’s rest/);
   assert.match(cardCaution, /one finger’s room.*child.*breakaway/);
+});
+
+test('where the tail ties it is the tail that hangs on the side the moves start from, and the blade that stands still', () => {
+  const knot = knotsInManner('narrow', 6).at(-1)!;
+  for (const seat of seatCodes) {
+    for (const blade of ['right', 'left'] as const) {
+      const steps = guideOf(knot, { seat, blade, pins: 'changes' }, finishing);
+      const side = startSide(seat, blade);
+      const [lay, first] = steps;
+      assert.ok(lay?.kind === 'lay' && lay.say.includes(`The tail hangs on ${sideFrom(seat, side)}`), saysIn(lay!));
+      assert.ok(lay.hold.includes(`Your ${side} hand holds the tail`));
+      assert.ok(first?.kind === 'move' && first.told.to !== 'centre' && first.told.to !== side, 'the first move leaves that side');
+    }
+  }
+});
+
+test('loose turns are told to be held open, and where they begin is said at that move', () => {
+  const knot = knotsInManner('narrow', 6).find(({ loose }) => loose)!;
+  const told = movesTold(knot, { seat: 'mirror', blade: 'right', pins: 'left' });
+  told.forEach(({ say, mind }, i) => {
+    assert.equal(say.startsWith('Loosely'), i + 1 >= knot.loose!.from, say);
+    assert.equal(/stay open/.test(mind ?? ''), i + 1 === knot.loose!.from);
+  });
+});
+
+test('a finger is left under the front band, the knot is pinched before the tuck, and every turn at the throat is kept flat', () => {
+  fc.assert(
+    fc.property(anyKnot, (knot) => {
+      const minded = movesTold(knot, { seat: 'facing', blade: 'right', pins: 'left' }).map(({ mind }) => mind ?? '');
+      assert.match(minded.at(-2)!, /finger must fit under it/);
+      assert.match(minded.at(-1)!, /pinch/);
+      minded.slice(1, -2).forEach((mind, i) => {
+        assert.equal(/flat/.test(mind), knot.moves[i + 1]!.region === 'C');
+      });
+    }),
+  );
 });

@@ -27,7 +27,7 @@ const ball: Ball = { firstMm: 36, layerMm: 8 };
 const elevationDeg = 48;
 export const azimuth: Readonly<Record<Region, number>> = { L: 200, C: 90, R: -20 };
 export const armAzimuth: Readonly<Record<Exclude<Spoke, 'tail'>, number>> = { tailArm: 130, bladeArm: 50 };
-export const hangAzimuth = -90;
+const hangAzimuth = -90;
 /** How far the arms stick out of the loosest turn, so that none can slip over their ends, mm. */
 const clearMm = 70;
 const hangReachMm = 175;
@@ -68,8 +68,6 @@ export function activePath(knot: Knot): LooseStrand {
 
 /** Where a winding has come to. */
 export interface Wound {
-  /** The azimuth it has reached, over all its rounds. */
-  readonly atDeg: number;
   /** Of its outermost layer, and where there is one of its last band in the middle of the front, mm. */
   readonly radius: number;
   readonly bandRadius: number;
@@ -99,7 +97,7 @@ export function wind(path: Path, knot: Knot, { firstMm, layerMm }: Ball, done: n
     atDeg += turn * made;
     radius += (next - radius) * made;
   }
-  return { atDeg, radius, bandRadius };
+  return { radius, bandRadius };
 }
 
 /** The standing strand: down its arm, through the middle of the ball, and down. */
@@ -160,7 +158,7 @@ export class Path implements LooseStrand {
 }
 
 /** The same angle between −180° and 180°, however often the strand has gone round. */
-export function shortWay(degrees: number): number {
+function shortWay(degrees: number): number {
   return degrees - 360 * Math.round(degrees / 360);
 }
 

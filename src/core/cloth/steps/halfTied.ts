@@ -6,8 +6,9 @@ import { armAzimuth, azimuth, type Ball, type LooseStrand, onBall, Path, tuckEnd
 
 /** A knot that is being tied is wound closely: so that little has to be drawn in before it looks like a tie in somebody's hands. */
 const ball: Ball = { firstMm: 26, layerMm: 5.5 };
-/** A pass round the hanging end is followed to here: from there on the rest hangs out to the side it goes to. */
+/** What falls over the front or behind lies so much of what is wound away from its middle. */
 const nearShare = 0.8;
+/** A pass round the hanging end, and one round an arm, is followed to here: from there on the rest hangs out to the side it goes to. */
 const followed = { tail: 0.64, arm: 0.86 } as const;
 /** The rest hangs so far below the middle of the winding where it is held, mm. */
 const endDownMm = 190;
@@ -110,7 +111,7 @@ function hang(path: Path, passes: readonly Pass[], at: number, share: number, ra
   const isFront = last.side === 'front';
   const outward = radius + 8;
   if (last.region !== 'C') {
-    const begins = asideBefore(passes, at, radius);
+    const begins = asideAt(passes, at - 1, radius);
     const ends = signs[last.region] * (radius + besideMm);
     const x = begins + (ends - begins) * share;
     const z = (isFront ? 1 : -1) * Math.sin(Math.PI * share) * outward + (isFront ? 6 : -6);
@@ -120,7 +121,7 @@ function hang(path: Path, passes: readonly Pass[], at: number, share: number, ra
   }
   const rests = asideAt(passes, at, radius);
   if (share < 1) {
-    const begins = asideBefore(passes, at, radius);
+    const begins = asideAt(passes, at - 1, radius);
     const x = begins + (rests - begins) * share;
     const swing = Math.PI * (isFront ? share : 1 - share);
     const reach = 150;
@@ -159,8 +160,4 @@ function asideAt(passes: readonly Pass[], at: number, radius: number): number {
   if (pass.region !== 'C') return signs[pass.region] * (radius + besideMm);
   // In front it falls down the middle; behind it shows on the side that it goes to next.
   return pass.side === 'front' ? signs[passes[at + 1]?.region ?? 'C'] * (radius + besideMm) : 0;
-}
-
-function asideBefore(passes: readonly Pass[], at: number, radius: number): number {
-  return asideAt(passes, at - 1, radius);
 }

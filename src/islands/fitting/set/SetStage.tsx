@@ -9,16 +9,17 @@ import { Loading } from '../../ui/Loading.tsx';
 import { ViewSwitch } from '../../ui/Moves.tsx';
 import { Switch } from '../../ui/Switch.tsx';
 import { Tabs } from '../../ui/Tabs.tsx';
+import { useAlive } from '../../ui/useAlive.ts';
 import type { DrawnFitting } from '../FittingDrawn.tsx';
 import { FrontDrawn } from '../FittingDrawn.tsx';
 import { FrontDropHandle, TieHandles } from '../handles.tsx';
-import { Cures } from './Cures.tsx';
-import { Size } from './Size.tsx';
 import { StartReadout } from './StartReadout.tsx';
 import { TiedOn, useNeckTiedOn, usualStandNeckMm } from './TiedOn.tsx';
 import { TipHandle } from './TipHandle.tsx';
 
 const opened = () => import('./sheets.ts');
+const Cures = lazy(() => opened().then((each) => ({ default: each.Cures })));
+const Size = lazy(() => opened().then((each) => ({ default: each.Size })));
 const CameOut = lazy(() => opened().then((each) => ({ default: each.CameOut })));
 const PinchCheck = lazy(() => opened().then((each) => ({ default: each.PinchCheck })));
 const QuickMeasures = lazy(() => opened().then((each) => ({ default: each.QuickMeasures })));
@@ -41,6 +42,7 @@ type SheetCode = (typeof sheets)[number]['key'];
 export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
   const { plan, request, colours } = drawn;
   const { values, frame, setView, state, setState, stale } = useAsked();
+  const alive = useAlive();
   const [sheet, setSheet] = useState<SheetCode>('start');
   /** Where the tip is seen, against the belt top; until it is looked at, where it should be. */
   const [seenMm, setSeenMm] = useState<number>();
@@ -64,10 +66,14 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
       plan.feasible ? (
         <>
           <StartReadout {...read} state={state} attempts={values.attempts} />
-          <Size plan={plan} />
+          {alive && (
+            <Suspense>
+              <Size plan={plan} />
+            </Suspense>
+          )}
         </>
       ) : (
-        <Cures knot={plan} />
+        alive && <Cures knot={plan} />
       ),
     loops: () => <QuickMeasures drawn={drawn} />,
     pinch: () => <PinchCheck plan={plan} request={request} seenMm={seenMm} onSeen={setSeenMm} onUndo={() => turnTo('came-out')} />,

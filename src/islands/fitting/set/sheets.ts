@@ -1,4 +1,6 @@
-/** What is opened on purpose, fetched together when one of it is. */
+/** What is opened on purpose, or stands further down, fetched together when one of it is. */
 export { CameOut } from './CameOut.tsx';
+export { Cures } from './Cures.tsx';
 export { PinchCheck } from './PinchCheck.tsx';
 export { QuickMeasures } from './QuickMeasures.tsx';
+export { Size } from './Size.tsx';

@@ -1,10 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { dayIn, sayDay } from '../../../contract/days.ts';
+import { longestLine, longestNote } from '../../../contract/records/kinds/kindOf.ts';
 import type { RehearsalRecord } from '../../../contract/records/records.ts';
 import type { GuideStep } from '../../../core/guide/guide.ts';
 import { type PracticePart, practiceGoals, practicePartCodes, practiceParts } from '../../../core/practice/parts.ts';
-import { progressOf } from '../../../core/practice/progress.ts';
+import { progressOf, totalOf } from '../../../core/practice/progress.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { Button, Link } from '../../ui/Button.tsx';
 import { OutageNotice } from '../../ui/OutageNotice.tsx';
@@ -50,7 +51,6 @@ export function Practice({ moves, title, steps, rehearsing, onClass, onChild }: 
   const before = data?.rehearsals.filter((run) => run.learnerId === learnerId && run.knot === moves) ?? [];
   const progress = before.length > 0 ? progressOf(moves, before) : undefined;
   const { state } = rehearsing;
-  const total = rehearsing.seconds.reduce((sum, s) => sum + s, 0);
   const begin = () => {
     setKept(undefined);
     setClean(true);
@@ -152,33 +152,15 @@ export function Practice({ moves, title, steps, rehearsing, onClass, onChild }: 
       {state === 'done' && (
         <div className="space-y-2">
           <p className="text-2xl font-medium">
-            Done in <span className="figures text-follows">{Math.round(total)} s</span>
+            Done in <span className="figures text-follows">{Math.round(totalOf(rehearsing))} s</span>
           </p>
           <p className="text-soft">Longest: {longest(rehearsing.seconds, steps)}</p>
           <label className="flex min-h-9 items-center gap-2">
             <input type="checkbox" className="size-5 accent-set" checked={clean} onChange={(event) => setClean(event.target.checked)} />
             Without a slip{rehearsing.part === 'length' && ', and the tip within tolerance'}
           </label>
-          {!clean && (
-            <label className="block">
-              What went wrong
-              <input
-                className="h-9 w-full border-b-2 border-set/40 bg-transparent text-lg text-set"
-                maxLength={120}
-                value={wrong}
-                onChange={(event) => setWrong(event.target.value)}
-              />
-            </label>
-          )}
-          <label className="block">
-            Remark
-            <input
-              className="h-9 w-full border-b-2 border-set/40 bg-transparent text-lg text-set"
-              maxLength={2000}
-              value={note}
-              onChange={(event) => setNote(event.target.value)}
-            />
-          </label>
+          {!clean && <Line label="What went wrong" longest={longestLine} value={wrong} onChange={setWrong} />}
+          <Line label="Remark" longest={longestNote} value={note} onChange={setNote} />
           <p className="flex flex-wrap items-center gap-3">
             {learner && !kept && (
               <Button onClick={keep} disabled={saving.isPending}>
@@ -198,6 +180,27 @@ export function Practice({ moves, title, steps, rehearsing, onClass, onChild }: 
         </div>
       )}
     </div>
+  );
+}
+
+interface LineProps {
+  readonly label: string;
+  readonly longest: number;
+  readonly value: string;
+  readonly onChange: (text: string) => void;
+}
+
+function Line({ label, longest: most, value, onChange }: LineProps) {
+  return (
+    <label className="block">
+      {label}
+      <input
+        className="h-9 w-full border-b-2 border-set/40 bg-transparent text-lg text-set"
+        maxLength={most}
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+      />
+    </label>
   );
 }
 

@@ -7,6 +7,7 @@ import { cardCaution, cardLines, cardNotes } from '../../../core/guide/card.ts';
 import type { GuideStep } from '../../../core/guide/guide.ts';
 import { frameFrom, type Seat, seats } from '../../../core/guide/seat.ts';
 import { formatKnot, type Knot } from '../../../core/index.ts';
+import { swapsSides } from '../../../core/knot/frame.ts';
 import { type CardFormat, cardFormats } from '../../../drawing/card/formats.ts';
 import { TyingCard } from '../../../drawing/card/TyingCard.tsx';
 import { sayFrame } from '../../../drawing/geometry/view.ts';
@@ -35,10 +36,10 @@ const formats = (Object.keys(cardFormats) as CardFormat[]).map((key) => ({ key, 
 /** The card that goes home with the client: every step in a picture, and what to do around them. */
 export function TakeHome({ knot, title, who, start, aim, steps, seat, blade, ofStep, sequences }: TakeHomeProps) {
   const [format, setFormat] = useState<CardFormat>('a5');
-  const lines = useMemo(() => cardLines(knot, steps, seat, blade), [knot, steps, seat, blade]);
+  const lines = useMemo(() => cardLines(steps), [steps]);
   const frames = useFrames(lines, sequences);
-  const isFacing = seat === 'facing' ? blade === 'right' : blade === 'left';
-  const pictures = useStepPictures(frames, isFacing);
+  const frame = frameFrom(seat, blade);
+  const pictures = useStepPictures(frames, swapsSides(frame));
   const card = (
     <TyingCard
       format={format}
@@ -47,7 +48,7 @@ export function TakeHome({ knot, title, who, start, aim, steps, seat, blade, ofS
         who,
         start,
         aim,
-        moves: `${formatKnot(knot, frameFrom(seat, blade))}  (${sayFrame(frameFrom(seat, blade))})`,
+        moves: `${formatKnot(knot, frame)}  (${sayFrame(frame)})`,
         steps: lines.map(({ mark, whole, short }, i) => ({ mark, whole, short, href: pictures[i] })),
         lines: cardNotes(knot, steps),
         caution: cardCaution,

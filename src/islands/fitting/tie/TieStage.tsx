@@ -34,7 +34,7 @@ import { type PaceCode, paces, useTying } from './useTying.ts';
 const opened = () => import('./sheets.ts');
 const AllInWords = lazy(() => opened().then((each) => ({ default: each.AllInWords })));
 const Lost = lazy(() => opened().then((each) => ({ default: each.Lost })));
-const Undoing = lazy(() => opened().then((each) => ({ default: each.Undoing })));
+const Untying = lazy(() => opened().then((each) => ({ default: each.Untying })));
 const Practice = lazy(() => opened().then((each) => ({ default: each.Practice })));
 const TakeHome = lazy(() => opened().then((each) => ({ default: each.TakeHome })));
 const FromElsewhere = lazy(() => opened().then((each) => ({ default: each.FromElsewhere })));
@@ -43,7 +43,7 @@ const sheets = [
   { key: 'step', label: 'Step' },
   { key: 'words', label: 'In words' },
   { key: 'lost', label: 'I’m lost' },
-  { key: 'undo', label: 'Undo' },
+  { key: 'untie', label: 'Untie' },
   { key: 'practice', label: 'Practice' },
   { key: 'card', label: 'Card' },
   { key: 'elsewhere', label: 'Read in' },
@@ -133,7 +133,7 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
         }}
       />
     ),
-    undo: () => <Undoing {...{ knot, seat, blade }} onShow={tying.go} />,
+    untie: () => <Untying {...{ knot, seat, blade }} onShow={tying.go} />,
     practice: () => (
       <Practice
         moves={plan.moves}

@@ -4,4 +4,4 @@ export { FromElsewhere } from './FromElsewhere.tsx';
 export { Lost } from './Lost.tsx';
 export { Practice } from './Practice.tsx';
 export { TakeHome } from './TakeHome.tsx';
-export { Undoing } from './Undoing.tsx';
+export { Untying } from './Untying.tsx';

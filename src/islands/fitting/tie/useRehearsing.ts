@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { type Clock, startClock, stepDone } from '../../../core/practice/clock.ts';
 import type { PracticePart } from '../../../core/practice/parts.ts';
 import type { Tying } from './useTying.ts';
 
@@ -22,19 +23,12 @@ export interface Rehearsing {
   readonly next: () => void;
 }
 
-interface Clock {
-  readonly id: string;
-  readonly beganMs: number;
-  readonly lastMs: number;
-  readonly seconds: readonly number[];
-}
-
 /** `moves` of the `steps` after the laying-on are moves, the rest are the finish. */
 export function useRehearsing(tying: Tying, moves: number, steps: number): Rehearsing {
   const [part, setPart] = useState<PracticePart>('moves');
   const [repeats, setRepeats] = useState<1 | 3>(1);
   const [shown, setShown] = useState(1);
-  const [clock, setClock] = useState<Clock>();
+  const [clock, setClock] = useState<Clock & { readonly id: string }>();
   const [nowMs, setNowMs] = useState(0);
   const count = part === 'moves' ? moves : steps - 1;
   const state = !clock ? 'resting' : clock.seconds.length < count ? 'running' : 'done';
@@ -61,7 +55,7 @@ export function useRehearsing(tying: Tying, moves: number, steps: number): Rehea
       tying.go(0);
       setShown(1);
       setNowMs(now);
-      setClock({ id: crypto.randomUUID(), beganMs: now, lastMs: now, seconds: [] });
+      setClock({ id: crypto.randomUUID(), ...startClock(now) });
     },
     drop: () => setClock(undefined),
     next: () => {
@@ -70,10 +64,7 @@ export function useRehearsing(tying: Tying, moves: number, steps: number): Rehea
         return tying.again();
       }
       setShown(1);
-      if (clock && state === 'running') {
-        const now = performance.now();
-        setClock({ ...clock, lastMs: now, seconds: [...clock.seconds, (now - clock.lastMs) / 1000] });
-      }
+      if (clock && state === 'running') setClock({ ...clock, ...stepDone(clock, tying.at, performance.now()) });
       tying.go(tying.at + 1);
     },
   };

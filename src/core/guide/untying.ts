@@ -5,8 +5,8 @@ import { knotProperties } from '../knot/properties.ts';
 import { endsOf } from './ends.ts';
 import { frameFrom, type Seat, sideFrom } from './seat.ts';
 
-/** One step of undoing, and the state of the tying that is reached by it; `null` where a picture shows nothing. */
-export interface UndoStep {
+/** One step of untying, and the state of the tying that is reached by it; `null` where a picture shows nothing. */
+export interface UntyingStep {
   readonly say: string;
   readonly done: number | null;
 }
@@ -14,8 +14,8 @@ export interface UndoStep {
 /** Why an end is never dragged out of a knot. */
 export const whyNotDrag = 'Don’t drag an end out through a tight knot: it stretches the cloth out of shape, and is the commonest repair.';
 
-/** A knot undone as it was tied, the other way round. */
-export function undoingOf(knot: Knot, seat: Seat, blade: 'left' | 'right'): UndoStep[] {
+/** A knot untied as it was tied, the other way round. */
+export function untyingOf(knot: Knot, seat: Seat, blade: 'left' | 'right'): UntyingStep[] {
   const { works, stands } = endsOf(knot);
   const frame = frameFrom(seat, blade);
   const passes = passesOf(knot);

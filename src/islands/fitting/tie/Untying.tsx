@@ -1,8 +1,8 @@
 import type { Seat } from '../../../core/guide/seat.ts';
-import { pullsOpen, undoingOf, whyNotDrag } from '../../../core/guide/undoing.ts';
+import { pullsOpen, untyingOf, whyNotDrag } from '../../../core/guide/untying.ts';
 import type { Knot } from '../../../core/index.ts';
 
-interface UndoingProps {
+interface UntyingProps {
   readonly knot: Knot;
   readonly seat: Seat;
   readonly blade: 'left' | 'right';
@@ -10,15 +10,15 @@ interface UndoingProps {
   readonly onShow: (done: number) => void;
 }
 
-/** The knot undone without harm to the tie. */
-export function Undoing({ knot, seat, blade, onShow }: UndoingProps) {
+/** The knot untied without harm to the tie. */
+export function Untying({ knot, seat, blade, onShow }: UntyingProps) {
   const gentle = pullsOpen(knot);
   return (
     <div className="min-h-0 space-y-2 overflow-y-auto py-2">
       {gentle && <p className="text-lg font-medium text-follows">{gentle}</p>}
       <p className={gentle ? 'text-soft' : 'text-lg'}>{whyNotDrag}</p>
       <ol className="list-decimal pl-7">
-        {undoingOf(knot, seat, blade).map(({ say, done }, i) => (
+        {untyingOf(knot, seat, blade).map(({ say, done }, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: the steps are told by their order.
           <li key={i} className="py-0.5">
             {done === null ? (

@@ -52,7 +52,7 @@ async function check(): Promise<void> {
     beside('npx', ['biome', 'ci', '--error-on-warnings', '.']),
     beside('npx', ['depcruise', '--config', '.dependency-cruiser.mjs', 'src']),
     beside('npx', ['astro', 'check', '--minimumSeverity', 'warning']),
-    beside('npx', ['tsc', '-p', 'src/core/cloth']),
+    ...['src/core/cloth', 'src/core/numeric/sparse'].map((own) => beside('npx', ['tsc', '-p', own])),
   ]);
   console.log('Lint, formatting, import directions and types are in order.');
 }

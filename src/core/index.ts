@@ -1,4 +1,5 @@
 /** The public face of the core: everything here is pure computation in millimetres. */
+export { type FitBook, type LearnRecord, learn, type NextTying, type Prediction } from './fitbook/learn.ts';
 export { enumerateKnots } from './knot/enumerate.ts';
 export { formatKnot } from './knot/format.ts';
 export { type Frame, frames, ownRight } from './knot/frame.ts';

@@ -100,6 +100,8 @@ test('a tie in a shop survives a reload, and goes into the wardrobe with what wa
   const blade = await page.field('Blade');
   await blade.clear();
   await blade.sendKeys('7.3', Key.TAB);
+  const kept = () => driver.executeScript<string | null>("return sessionStorage.getItem('ropewalk.shop-tie')");
+  await page.waitFor(async () => /"bladeMm":73\b/.test((await kept()) ?? ''), 'not kept');
   await driver.navigate().refresh();
   await page.alive();
   await page.waitFor(async () => (await (await page.field('Blade')).getAttribute('value')) === '7.3', 'lost');

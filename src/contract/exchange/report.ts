@@ -32,6 +32,7 @@ export const exchangeFiles = {
   'namings.csv': { format: 'csv', kind: 'namings' },
   'learners.csv': { format: 'csv', kind: 'learners' },
   'rehearsals.csv': { format: 'csv', kind: 'rehearsals' },
+  'tyings.csv': { format: 'csv', kind: 'tyings' },
   'clients.vcf': { format: 'vcard', kind: 'clients' },
   'studio.json': { format: 'json', kind: null },
 } as const;

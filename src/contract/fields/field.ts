@@ -3,7 +3,9 @@ import type { ChoiceField } from './choice.ts';
 import type { ChoicesField } from './choices.ts';
 import type { ColourField } from './colour.ts';
 import type { ColoursField } from './colours.ts';
+import type { CountField } from './count.ts';
 import type { DayField } from './day.ts';
+import type { FiguresField } from './figures.ts';
 import type { FlagField } from './flag.ts';
 import type { KnotField } from './knot.ts';
 import type { LengthField } from './length.ts';
@@ -30,7 +32,9 @@ export type Field =
   | KnotField
   | TakenField
   | ProfileField
-  | TimesField;
+  | TimesField
+  | CountField
+  | FiguresField;
 
 export type FieldOf<K extends Field['kind']> = Extract<Field, { kind: K }>;
 

@@ -3,9 +3,11 @@ import { choiceKind } from './choice.ts';
 import { choicesKind } from './choices.ts';
 import { colourKind } from './colour.ts';
 import { coloursKind } from './colours.ts';
+import { countKind } from './count.ts';
 import { dayKind } from './day.ts';
 import type { Field, FieldOf } from './field.ts';
 import type { FieldKind } from './fieldKind.ts';
+import { figuresKind } from './figures.ts';
 import { flagKind } from './flag.ts';
 import { knotKind } from './knot.ts';
 import { lengthKind } from './length.ts';
@@ -32,6 +34,8 @@ const fieldKinds: { readonly [K in Field['kind']]: FieldKind<FieldOf<K>> } = {
   taken: takenKind,
   profile: profileKind,
   times: timesKind,
+  count: countKind,
+  figures: figuresKind,
 };
 
 /** What is particular to a field's kind. */

@@ -13,6 +13,7 @@ export const kindWords: Readonly<Record<Kind, { readonly one: string; readonly m
   namings: { one: 'knot name', many: 'knot names' },
   learners: { one: 'learner', many: 'learners' },
   rehearsals: { one: 'rehearsal', many: 'rehearsals' },
+  tyings: { one: 'tying', many: 'tyings' },
 };
 
 /** In the order in which they lean on each other. */
@@ -28,6 +29,7 @@ export const kindCodes: readonly Kind[] = [
   'namings',
   'learners',
   'rehearsals',
+  'tyings',
 ];
 
 export function isKind(text: string | undefined): text is Kind {

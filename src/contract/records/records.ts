@@ -1,11 +1,14 @@
 import type { FrontCode, Taking } from '../../core/body/frontDrop.ts';
 import type { CollarStyleCode } from '../../core/collar/styles.ts';
+import type { FindingCode, VerdictCode } from '../../core/fitbook/findings.ts';
+import type { RecordedTying } from '../../core/fitbook/tying.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import type { AimCode } from '../../core/plan/aims.ts';
 import type { DressCodeKey } from '../../core/plan/dressCodes.ts';
 import type { Caution, DimpleLiking, DressingHabits, Liking, TiedBy } from '../../core/plan/habits.ts';
 import type { HouseRules } from '../../core/plan/schools.ts';
 import type { learnerKinds, PracticeGoal, Run } from '../../core/practice/parts.ts';
+import type { End, StateCode } from '../../core/start/reading.ts';
 import type { FabricCode } from '../../core/tie/fabrics.ts';
 import type { Construction, TieState } from '../../core/tie/making.ts';
 import type { PatternCode } from '../../core/tie/patterns.ts';
@@ -210,6 +213,27 @@ export interface RehearsalRecord extends Kept, Run {
   readonly note: string;
 }
 
+/** A tying whose outcome is known. One of a fitting has that fitting’s id. */
+export interface TyingRecord extends Kept, RecordedTying {
+  readonly label: string;
+  readonly doneOn: string;
+  /** How the start was read, at which end, and where its tip hung. */
+  readonly state: StateCode;
+  readonly end: End;
+  readonly setMm: number | null;
+  /** Against the belt top, lower is positive; `null` where nobody wore it. */
+  readonly tipOffMm: number | null;
+  readonly tailEndMm: number | null;
+  readonly tries: number;
+  readonly minutes: number | null;
+  readonly findings: readonly FindingCode[];
+  readonly clientVerdict: VerdictCode | null;
+  readonly stylistVerdict: VerdictCode | null;
+  /** Whether it is learnt from. */
+  readonly counts: boolean;
+  readonly note: string;
+}
+
 export interface RecordOf {
   readonly people: PersonRecord;
   readonly regulations: RegulationRecord;
@@ -222,6 +246,7 @@ export interface RecordOf {
   readonly namings: NamingRecord;
   readonly learners: LearnerRecord;
   readonly rehearsals: RehearsalRecord;
+  readonly tyings: TyingRecord;
 }
 
 export type Kind = keyof RecordOf;

@@ -88,6 +88,13 @@ export const measures = {
     aboveMm: { label: 'May end higher by', minMm: 0, maxMm: 250, how: 'still within tolerance' },
     belowMm: { label: 'May end lower by', minMm: 0, maxMm: 250, how: 'still within tolerance' },
   },
+  tying: {
+    setMm: { label: 'Set at', minMm: 50, maxMm: 1400, how: 'collar button down to the tip of the end that was set' },
+    tipOffMm: { label: 'Blade tip ended', minMm: -900, maxMm: 900, how: 'below the belt top; above it is negative' },
+    tailEndMm: { label: 'Tail tip ended', minMm: 30, maxMm: 1000, how: 'collar button down to the tail tip' },
+    topMm: { label: 'Knot’s top width', minMm: 10, maxMm: 160, fineness: 'fine', how: 'across the top of the knot' },
+    heightMm: { label: 'Knot’s height', minMm: 10, maxMm: 160, fineness: 'fine', how: 'top of the knot to where the blade leaves it' },
+  },
 } as const satisfies Record<string, Record<string, Measure>>;
 
 export const buttonRangeMm = { min: 20, max: 900 } as const;

@@ -11,8 +11,6 @@ export interface Landing {
 /** How far a loop may be off its nominal length, and how well a hand repeats itself, mm. */
 export const loopSdMm = 5;
 export const repeatabilitySdMm = 10;
-/** How far one hand’s way of crossing and drawing up may lie from another’s, before any record, mm. */
-export const handSdMm = 10;
 
 /** Of what the uncertainty of a landing is made up, in the order in which it can be narrowed. */
 export const landingParts = {
@@ -33,7 +31,8 @@ export function landingPartsOf(
 ): Readonly<Record<LandingPart, number>> {
   return {
     drop: client.sdMm ?? drop.sdMm,
-    takeUp: takeUp.sd * takeUpMm,
+    // What the take-up adds once all that moves every tip alike is known: both were learnt from the same tyings.
+    takeUp: Math.sqrt(Math.max(0, (takeUp.sd * takeUpMm) ** 2 - 2 * takeUpMm * (takeUp.along?.offsetMm ?? 0))),
     loop: loopSdMm,
     hand: hand.sdMm,
     tying: repeatabilitySdMm,

@@ -3,7 +3,8 @@ import { fingertipOf, type Landmark, landmarksOf } from '../body/landmarks.ts';
 import { type CollarClass, classOf } from '../collar/collar.ts';
 import { collarFill } from '../collar/fill.ts';
 import { hiddenBy } from '../collar/hides.ts';
-import { calibrationOf } from '../fitbook/calibration.ts';
+import { alongLoops, calibrationOf } from '../fitbook/calibration.ts';
+import { asSeen } from '../fitbook/shapes.ts';
 import { knotCode, knotTitle } from '../knot/code.ts';
 import { formatKnot } from '../knot/format.ts';
 import type { Frame } from '../knot/frame.ts';
@@ -184,7 +185,7 @@ function judge({ word, code, title, winding, stance, properties, steps }: Candid
 
   const start = startFor(winding, tie, { loopMm, dropMm, calibration });
   const { tailMm, takeUpMm, bundle } = start;
-  const shape = asWorn(shapeOf(bundle, stance), client.blade);
+  const shape = asWorn(asSeen(shapeOf(bundle, stance), calibration.shape, word), client.blade);
   const collar = collarFill(shirt, shape);
   const hidden = hiddenBy(shirt, shape, bandWidth(tie, loopMm, tailMm));
   // Where the blade is set to its length first, what the knot takes up cannot move its tip.
@@ -199,6 +200,8 @@ function judge({ word, code, title, winding, stance, properties, steps }: Candid
     knotHeightMm: shape.heightMm,
     jacket: request.jacket,
   });
+  // The blade, set to its length first, ends where it ends whatever the knot takes up.
+  const along = alongLoops(calibration, winding.active === 'blade' ? takeUpMm : 0);
   const situation: Situation = { request, properties, shape, collar, collarClass, hidden, landing, tail, refusal, say };
   const { score, reasons } = judgeAll(situation);
   const bladeDropMm = tie.lengthMm - loopMm - tailMm;
@@ -232,7 +235,7 @@ function judge({ word, code, title, winding, stance, properties, steps }: Candid
         .map((landmark) => near(landmark, set.dropMm))
         .sort((a, b) => Math.abs(a.offsetMm) - Math.abs(b.offsetMm)),
       bladeLandmark: near(setting.fingertip, bladeDropMm),
-      readings: { ...readingsOf(tailMm, hanging), tipSdMm: tipSdsOf(hang, set.end, landing.sdMm) },
+      readings: { ...readingsOf(tailMm, hanging), tipSdMm: tipSdsOf(hang, set.end, landing.sdMm, along) },
     },
     tip: landing,
     tail,

@@ -1,16 +1,17 @@
 import { frontDropOf } from '../body/frontDrop.ts';
-import { type Calibration, takeUpSds } from '../fitbook/calibration.ts';
-import { calibrationFrom, type Lesson } from '../fitbook/lessons.ts';
+import type { Calibration } from '../fitbook/calibration.ts';
+import { calibrationHere, type LearntHere, nothingLearnt, type SeenHere, untaught } from '../fitbook/here.ts';
 import { parseKnot } from '../knot/parse.ts';
 import type { KnotPlan } from '../plan/knotPlan.ts';
-import { handSdMm, loopSdMm, repeatabilitySdMm } from '../plan/landing.ts';
+import { repeatabilitySdMm } from '../plan/landing.ts';
 import { planKnot } from '../plan/plan.ts';
 import type { PlanRequest } from '../plan/request.ts';
 import { tieFrom } from '../tie/turned.ts';
 import { bundleOf } from '../tying/bundle.ts';
+import { readingsOf } from '../tying/readings.ts';
 import { windingOf } from '../tying/winding.ts';
-import { hangOf } from './hang.ts';
-import { gainOf, readingSd, type StateCode } from './reading.ts';
+import { hangingIn, hangOf } from './hang.ts';
+import { type End, gainOf, type StateCode, tailFrom, tipByLoops, tipIn } from './reading.ts';
 
 /** One tying whose start and outcome are known: an attempt of a fitting, or a start known to work. Lengths in mm. */
 export interface Attempt {
@@ -18,7 +19,7 @@ export interface Attempt {
   readonly moves: string;
   /** Names the tie it was tied in. */
   readonly tie: string;
-  /** The tail's drop, snug, that the start amounted to as it was read, and the state it was read in. */
+  /** The tail's drop, snug, that the start amounted to as it was read with nothing learnt of the loops, and the state it was read in. */
   readonly tailMm: number;
   readonly state: StateCode;
   /** Where the blade tip ended, against the belt top; lower is positive. */
@@ -58,21 +59,29 @@ function reckoned({ client, shirt, tie }: PlanRequest, moves: string, tailMm: nu
   return { takeUpMm, tipMm: bladeMm - takeUpMm };
 }
 
-/**
- * What the attempts teach of the next one with this client and hand. What moves every tip alike has as its prior the drop,
- * the loop, the hand, and what is not known of the loops a start was read in.
- */
-export function learntFrom(attempts: readonly Attempt[], request: PlanRequest, tie: string): Calibration {
-  const [first] = attempts;
-  if (!first) return request.calibration;
-  const read = readingSd(first.state, 'tail', hangOf(request));
-  const dropSdMm = request.calibration.client.sdMm ?? frontDropOf(request.client).sdMm;
-  const offsetMm = Math.hypot(dropSdMm, loopSdMm, handSdMm, read);
-  return calibrationFrom(attempts.map(lessonOf), { tie }, { ...takeUpSds, offsetMm });
+/** What the fit book and the attempts of this fitting teach of the next one with this client and hand, in a tie. */
+export function learntFrom(
+  attempts: readonly Attempt[],
+  request: PlanRequest,
+  tie: string,
+  learnt: LearntHere = nothingLearnt,
+): Calibration {
+  return calibrationHere(
+    learnt,
+    attempts.map((attempt) => seenOf(attempt, request)),
+    request,
+    tie,
+  );
 }
 
-function lessonOf({ moves, tie, takeUpMm, errorMm, noiseMm }: Attempt): Lesson {
-  return { knot: moves, tie, takeUpMm, errorMm, noiseMm };
+/** A loop that was measured is off by no more than a reading is. */
+function seenOf({ moves, tie, takeUpMm, errorMm, noiseMm, state }: Attempt, { client }: PlanRequest): SeenHere {
+  const { openBy, crossedBy } = tipByLoops(state, windingOf(parseKnot(moves)).active === 'blade' ? 'tail' : 'blade');
+  return {
+    ...{ knot: moves, tie, takeUpMm, tipErrorMm: errorMm, noiseMm },
+    openBy: client.openLoopMm === null ? openBy : 0,
+    crossedBy: client.crossedLoopMm === null ? crossedBy : 0,
+  };
 }
 
 /** How to start again after a tying that came out wrong. */
@@ -88,17 +97,22 @@ export interface Correction {
 }
 
 /** The start for the next attempt with the knot of the last one. `request` without what was learnt. */
-export function correctionAfter(attempts: readonly Attempt[], request: PlanRequest): Correction | undefined {
+export function correctionAfter(attempts: readonly Attempt[], request: PlanRequest, learnt?: LearntHere): Correction | undefined {
   const last = attempts.at(-1);
   if (!last) return undefined;
-  const next = planKnot({ ...request, calibration: learntFrom(attempts, request, last.tie) }, last.moves);
+  const next = planKnot({ ...request, calibration: learntFrom(attempts, request, last.tie, learnt) }, last.moves);
   const offMm = last.tipOffMm - (next.tip.dropMm - frontDropOf(request.client).meanMm);
-  const tail = next.start.tailDropMm - last.tailMm;
-  const isTail = next.start.set.end === 'tail';
+  const { end } = next.start.set;
+  const isTail = end === 'tail';
   const thumbMm = isTail ? offMm : -offMm;
-  const byMm = isTail ? tail : -tail;
+  const byMm = tipIn(next.start.readings, last.state, end) - wasSetAt(last, request, end);
   // A lower tail lifts the tip by more than itself; the blade, set first, moves it by just as much.
   return { next, byMm, thumbMm, thumbMissesMm: isTail ? gainOf(next) * (byMm - thumbMm) : thumbMm - byMm };
+}
+
+/** Where the tip of an end was set, as it was read. */
+function wasSetAt({ tailMm, state }: Attempt, request: PlanRequest, end: End): number {
+  return tipIn(readingsOf(tailMm, hangingIn(hangOf(untaught(request)))), state, end);
 }
 
 /** A knot that would land from a start already used. */
@@ -113,10 +127,12 @@ export interface LandsFrom {
  * The knots of a ranking whose tip would end within tolerance from the start last used, the nearest first: what could be
  * tied as the tie hangs now.
  */
-export function knotsFromStart(last: Attempt, knots: readonly KnotPlan[], { aim }: PlanRequest): LandsFrom[] {
+export function knotsFromStart(last: Attempt, knots: readonly KnotPlan[], request: PlanRequest): LandsFrom[] {
+  const { aim } = request;
+  const tailMm = tailFrom(last.state, 'tail', wasSetAt(last, request, 'tail'), hangOf(request));
   return knots
     .filter(({ moves, feasible, start }) => feasible && moves !== last.moves && start.set.end === 'tail')
-    .map((knot) => ({ moves: knot.moves, title: knot.title, offMm: gainOf(knot) * (knot.start.tailDropMm - last.tailMm) }))
+    .map((knot) => ({ moves: knot.moves, title: knot.title, offMm: gainOf(knot) * (knot.start.tailDropMm - tailMm) }))
     .filter(({ offMm }) => offMm <= aim.belowMm && offMm >= -aim.aboveMm)
     .sort((a, b) => Math.abs(a.offMm) - Math.abs(b.offMm));
 }

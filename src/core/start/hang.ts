@@ -1,4 +1,5 @@
 import type { Estimate } from '../body/frontDrop.ts';
+import type { Learnt } from '../fitbook/calibration.ts';
 import type { PlanRequest } from '../plan/request.ts';
 import { crossedLoopOf, type Hanging, openLoopOf } from '../tying/readings.ts';
 
@@ -9,21 +10,29 @@ export interface Hang {
   readonly loopMm: number;
   readonly open: Estimate;
   readonly crossed: Estimate;
+  /** How both loops vary together, mm²: only what was learnt of them from the same tyings does. */
+  readonly eachOtherMm2: number;
   readonly gapMm: number;
 }
 
 /** A loop that was measured with the tie itself is good to about this, mm. */
 const measuredSdMm = 8;
 
-/** The loops of a request: as they were measured, or by their priors. */
-export function hangOf({ client, shirt, tie }: Pick<PlanRequest, 'client' | 'shirt' | 'tie'>): Hang {
+/** The loops of a request: as they were measured, or by their priors and what tyings taught of them. */
+export function hangOf({ client, shirt, tie, calibration }: Pick<PlanRequest, 'client' | 'shirt' | 'tie' | 'calibration'>): Hang {
   const loopMm = client.neckMm + shirt.collarAllowanceMm;
-  const known = (meanMm: number | null, supposed: Estimate): Estimate => (meanMm === null ? supposed : { meanMm, sdMm: measuredSdMm });
+  const { loops } = calibration;
+  const known = (measured: number | null, supposed: Estimate, learnt: Learnt | undefined): Estimate => {
+    if (measured !== null) return { meanMm: measured, sdMm: measuredSdMm };
+    return learnt ? { meanMm: supposed.meanMm + learnt.meanMm, sdMm: learnt.sdMm } : supposed;
+  };
+  const bothLearnt = client.openLoopMm === null && client.crossedLoopMm === null;
   return {
     lengthMm: tie.lengthMm,
     loopMm,
-    open: known(client.openLoopMm, openLoopOf(loopMm)),
-    crossed: known(client.crossedLoopMm, crossedLoopOf(loopMm, client.crossingGapMm)),
+    open: known(client.openLoopMm, openLoopOf(loopMm), loops?.open),
+    crossed: known(client.crossedLoopMm, crossedLoopOf(loopMm, client.crossingGapMm), loops?.crossed),
+    eachOtherMm2: bothLearnt ? (loops?.along.eachOtherMm2 ?? 0) : 0,
     gapMm: client.crossingGapMm,
   };
 }

@@ -55,10 +55,16 @@ const heldSdMm = 5;
  * hung open (X + D)/2, crossed X for the tail; the blade's drop does not depend on the crossed loop, only on where the
  * hand crosses.
  */
-export function readingSd(state: StateCode, end: End, { open, crossed }: Hang): number {
-  if (state === 'open') return Math.hypot(open.sdMm, crossed.sdMm) / 2;
-  if (state === 'crossed' && end === 'tail') return crossed.sdMm;
-  return heldSdMm;
+export function readingSd(state: StateCode, end: End, { open, crossed, eachOtherMm2 }: Hang): number {
+  const by = tailByLoops(state, end);
+  if (by.open === 0 && by.crossed === 0) return heldSdMm;
+  return Math.sqrt((by.open * open.sdMm) ** 2 + (by.crossed * crossed.sdMm) ** 2 + 2 * by.open * by.crossed * eachOtherMm2);
+}
+
+/** By how much the tail ends up lower for a millimetre that either loop is longer than it was taken for, where one tip is read. */
+export function tailByLoops(state: StateCode, end: End): { readonly open: number; readonly crossed: number } {
+  if (state === 'open') return { open: end === 'tail' ? 0.5 : -0.5, crossed: 0.5 };
+  return { open: 0, crossed: state === 'crossed' && end === 'tail' ? 1 : 0 };
 }
 
 /** The same where the difference of the tips is read: half of what the crossed loop may be off. */
@@ -69,13 +75,28 @@ export function differenceSd(state: StateCode, { crossed }: Hang): number {
 /** The same where the mark is held to the button. */
 export const markSdMm = heldSdMm;
 
-/** How far the blade's tip may miss where a start is read in each state at the end that is set, by the difference, by the mark. */
-export function tipSdsOf(hang: Hang, end: End, tipSdMm: number): Readonly<Record<keyof Readings, number>> {
-  const gain = end === 'tail' ? usualGain : 1;
-  const of = (sdMm: number) => Math.hypot(tipSdMm, gain * sdMm);
+/** How a tip varies together with the loops, mm²: nothing where nothing was learnt of either. */
+export interface AlongLoops {
+  readonly openMm2: number;
+  readonly crossedMm2: number;
+}
+
+const apart: AlongLoops = { openMm2: 0, crossedMm2: 0 };
+
+/**
+ * How far the blade's tip may miss where a start is read in each state at the end that is set, by the difference, by the mark.
+ * A tail that ends up lower lifts the tip, so what tip and loops have in common comes off.
+ */
+export function tipSdsOf(hang: Hang, end: End, tipSdMm: number, along = apart): Readonly<Record<keyof Readings, number>> {
+  const gain = gainAt(end);
+  const of = (sdMm: number, commonMm2 = 0) => Math.sqrt(Math.max(0, tipSdMm ** 2 + (gain * sdMm) ** 2 - 2 * gain * commonMm2));
+  const common = (state: StateCode) => {
+    const by = tailByLoops(state, end);
+    return by.open * along.openMm2 + by.crossed * along.crossedMm2;
+  };
   return {
-    open: of(readingSd('open', end, hang)),
-    crossed: of(readingSd('crossed', end, hang)),
+    open: of(readingSd('open', end, hang), common('open')),
+    crossed: of(readingSd('crossed', end, hang), common('crossed')),
     snug: of(readingSd('snug', end, hang)),
     differenceMm: of(differenceSd('open', hang)),
     markMm: of(markSdMm),
@@ -84,5 +105,16 @@ export function tipSdsOf(hang: Hang, end: End, tipSdMm: number): Readonly<Record
 
 /** By how much the blade's tip moves for a millimetre of the start: not at all more where it is the blade that is set. */
 export function gainOf({ start }: Pick<KnotPlan, 'start'>): number {
-  return start.set.end === 'tail' ? usualGain : 1;
+  return gainAt(start.set.end);
+}
+
+function gainAt(end: End): number {
+  return end === 'tail' ? usualGain : 1;
+}
+
+/** By how much the tip ends lower for a millimetre that either loop is longer than it was taken for. */
+export function tipByLoops(state: StateCode, end: End): { readonly openBy: number; readonly crossedBy: number } {
+  const { open, crossed } = tailByLoops(state, end);
+  const gain = gainAt(end);
+  return { openBy: -gain * open, crossedBy: -gain * crossed };
 }

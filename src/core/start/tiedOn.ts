@@ -64,6 +64,8 @@ export function tailOnClient(tailMm: number, request: PlanRequest, onOther: Plan
  */
 export function readOn(plan: KnotPlan, request: PlanRequest, other: OtherNeck): { readonly plan: KnotPlan; readonly request: PlanRequest } {
   const { client, shirt } = request;
+  // What was learnt of the client’s own loops says nothing of another neck’s.
+  const { loops: _, ...calibration } = request.calibration;
   const onOther: PlanRequest = {
     ...request,
     client: {
@@ -75,6 +77,7 @@ export function readOn(plan: KnotPlan, request: PlanRequest, other: OtherNeck): 
       crossedLoopMm: null,
     },
     shirt: { ...shirt, buttonsMm: [] },
+    calibration,
   };
   const tailDropMm = plan.start.tailDropMm + client.neckMm - other.neckMm;
   const { bladeDropMm, set } = plan.start;

@@ -12,7 +12,7 @@ import {
   rememberedNoiseMm,
 } from '../../../src/core/start/attempts.ts';
 import { hangOf } from '../../../src/core/start/hang.ts';
-import { type StateCode, stateCodes, tipIn } from '../../../src/core/start/reading.ts';
+import { type StateCode, stateCodes, tailFrom, tipIn } from '../../../src/core/start/reading.ts';
 import { question } from '../../support/ties.ts';
 import { anyRequest, type Really, tiedFrom } from '../../support/tyings.ts';
 
@@ -25,8 +25,9 @@ function timesOver(request: PlanRequest, really: Really, moves: string, state: S
   let knot = planKnot(request, moves);
   for (let over = 0; over < 6; over++) {
     const end = knot.start.set.end;
-    const tailMm = over === 0 && begin !== undefined ? begin : knot.start.tailDropMm;
-    const readMm = tipIn(knot.start.readings, state, end) + (end === 'tail' ? 1 : -1) * (tailMm - knot.start.tailDropMm);
+    const asideMm = over === 0 && begin !== undefined ? begin - knot.start.tailDropMm : 0;
+    const readMm = tipIn(knot.start.readings, state, end) + (end === 'tail' ? 1 : -1) * asideMm;
+    const tailMm = tailFrom(state, end, readMm, hangOf(request));
     const landedMm = tiedFrom(request, really, moves, state, end, readMm);
     const beltMm = request.client.frontDropMm ?? 0;
     const tipOffMm = landedMm - beltMm;

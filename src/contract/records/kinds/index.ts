@@ -12,6 +12,7 @@ import { rehearsals } from './rehearsals.ts';
 import { shirts } from './shirts.ts';
 import { squares } from './squares.ts';
 import { ties } from './ties.ts';
+import { tyings } from './tyings.ts';
 
 /** Every kind of record, each from a file of its own. */
 export const kinds: { readonly [K in Kind]: KindOf<K> } = {
@@ -26,6 +27,7 @@ export const kinds: { readonly [K in Kind]: KindOf<K> } = {
   namings,
   learners,
   rehearsals,
+  tyings,
 };
 
 /** The fields of a kind as a plain list. */

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { landmarksOf } from '../../../core/body/landmarks.ts';
+import { untaught as asUntaught } from '../../../core/fitbook/here.ts';
 import { knotTitle } from '../../../core/knot/code.ts';
 import { parseKnot } from '../../../core/knot/parse.ts';
 import { type AimCode, aimCodes, aimOn, aims } from '../../../core/plan/aims.ts';
@@ -43,7 +44,7 @@ export function CameOut({ drawn, read, state, seenMm, onSeen, tailEndMm, onTailE
     store.change((now) => ({ ...now, knot: attempt.moves, attempts: [...now.attempts, attempt].slice(-mostAttempts) }));
   const keepSeen = () => {
     if (seenMm === undefined) return;
-    const tailMm = tailOnClient(tailFrom(state, end, usedMm ?? toldMm, hangOf(read.request)), request, read.request);
+    const tailMm = tailOnClient(tailFrom(state, end, usedMm ?? toldMm, hangOf(asUntaught(read.request))), request, read.request);
     const seen = { moves: plan.moves, tie: tieNamed(values), tailMm, state, tipOffMm: seenMm, tailEndMm: tailEndMm ?? null };
     keep(attemptOf(request, seen));
     onSeen(undefined);
@@ -175,7 +176,7 @@ function AlreadyWorks({ drawn: { plan, request }, state, onKeep }: AlreadyWorksP
   const landmark = landmarks.find(({ name }) => name === at);
   const keep = () => {
     if (!landmark) return;
-    const tailMm = tailFrom(state, end, landmark.meanMm, hangOf(request));
+    const tailMm = tailFrom(state, end, landmark.meanMm, hangOf(asUntaught(request)));
     const tipOffMm = aimOn(lands, request.client.beltHeightMm).offsetMm;
     onKeep(attemptOf(request, { moves: plan.moves, tie: tieNamed(values), tailMm, state, tipOffMm, noiseMm: rememberedNoiseMm }));
   };

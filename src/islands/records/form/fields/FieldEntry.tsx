@@ -5,6 +5,7 @@ import { ChoiceEntry } from './ChoiceEntry.tsx';
 import { ChoicesEntry } from './ChoicesEntry.tsx';
 import { ColourEntry } from './ColourEntry.tsx';
 import { ColoursEntry } from './ColoursEntry.tsx';
+import { CountEntry } from './CountEntry.tsx';
 import { DayEntry } from './DayEntry.tsx';
 import type { FieldEntryProps } from './entryProps.ts';
 import { FlagEntry } from './FlagEntry.tsx';
@@ -33,6 +34,9 @@ const entries: { readonly [K in Field['kind']]: (props: FieldEntryProps<FieldOf<
   taken: TakenEntry,
   profile: ProfileEntry,
   times: TimesEntry,
+  count: CountEntry,
+  // Worked out, never typed.
+  figures: () => null,
 };
 
 /** The field for one thing entered of a record. */

@@ -1,0 +1,118 @@
+import type { TiedOnCode } from '../start/tiedOn.ts';
+import { clientEffect, usualPriors } from './effects.ts';
+import { type LeanCode, leans } from './findings.ts';
+import type { LearnRecord } from './learn.ts';
+
+/** How a tying came to be known. */
+export const sources = {
+  fitting: { label: 'a fitting' },
+  stand: { label: 'tied once on a stand' },
+  known: { label: 'a start known to work' },
+} as const;
+
+export type SourceCode = keyof typeof sources;
+
+/** What the formulas and the book said of a tying on its day: its inputs, kept as they were. Lengths in mm. */
+export interface TyingFigures {
+  /** The tail’s drop, snug, that the start amounted to. */
+  readonly tailMm?: number;
+  /** What the formulas alone had the knot take up, and how much lower than they had it the tip ended. */
+  readonly takeUpMm: number;
+  readonly errorMm: number;
+  /** How far one such tying may be off by itself; the usual repeatability where it is missing. */
+  readonly noiseMm?: number;
+  /** Collar button to belt as it was known, and 1 where a tape took it. */
+  readonly dropMm?: number;
+  readonly dropMeasured?: number;
+  /** By how much the tip moves for a millimetre of the loops it was read in. */
+  readonly openBy?: number;
+  readonly crossedBy?: number;
+  /** What the formulas had the knot come out as. */
+  readonly topMm?: number;
+  readonly heightMm?: number;
+  readonly leanDeg?: number;
+  /** Where the plan had the tip end against the belt top, and how far it might miss; the tolerance around the aim. */
+  readonly plannedOffMm?: number;
+  readonly plannedSdMm?: number;
+  readonly aimOffMm?: number;
+  readonly aboveMm?: number;
+  readonly belowMm?: number;
+}
+
+export const figureNames = [
+  'tailMm',
+  'takeUpMm',
+  'errorMm',
+  'noiseMm',
+  'dropMm',
+  'dropMeasured',
+  'openBy',
+  'crossedBy',
+  'topMm',
+  'heightMm',
+  'leanDeg',
+  'plannedOffMm',
+  'plannedSdMm',
+  'aimOffMm',
+  'aboveMm',
+  'belowMm',
+] as const satisfies readonly (keyof TyingFigures)[];
+
+/** Of a recorded tying, all that is learnt from. */
+export interface RecordedTying {
+  readonly id: string;
+  readonly source: SourceCode;
+  readonly clientId: string | null;
+  readonly tieId: string | null;
+  readonly knot: string;
+  readonly personId: string | null;
+  readonly neck: TiedOnCode;
+  readonly topMm: number | null;
+  readonly heightMm: number | null;
+  readonly lean: LeanCode | null;
+  readonly figures: TyingFigures;
+}
+
+/** A client’s collar button to belt as it is known now. */
+export interface DropNow {
+  readonly meanMm: number;
+  readonly measured: boolean;
+}
+
+/** Further off than this is hardly a tie that was tied: it is asked about before it is kept, mm. */
+export const questionableMm = 250;
+
+/** By what a hand is known: the person’s, or the client’s own where the client tied. */
+export function handOf({ personId, clientId, neck }: Pick<RecordedTying, 'personId' | 'clientId' | 'neck'>): string {
+  return neck === 'self' && clientId !== null ? `client:${clientId}` : (personId ?? '');
+}
+
+/**
+ * A recorded tying as it is learnt from. What was told against an estimated drop is told against the one that is known now;
+ * a client or tie without a record is one by itself.
+ */
+export function learnRecordOf(tying: RecordedTying, now: DropNow | undefined): LearnRecord {
+  const { id, source, clientId, tieId, knot, topMm, heightMm, lean, figures } = tying;
+  const thenMeasured = figures.dropMeasured === 1;
+  const moved = now && figures.dropMm !== undefined && !(thenMeasured && now.measured) ? now.meanMm - figures.dropMm : 0;
+  return {
+    stylist: handOf(tying),
+    client: source === 'stand' ? null : (clientId ?? `of:${id}`),
+    tie: tieId ?? `of:${id}`,
+    knot,
+    takeUpMm: figures.takeUpMm,
+    tipErrorMm: figures.errorMm + moved,
+    dropMeasured: now?.measured ?? thenMeasured,
+    ...(figures.noiseMm !== undefined && figures.noiseMm !== usualPriors.tying && { noiseMm: figures.noiseMm }),
+    openBy: figures.openBy ?? 0,
+    crossedBy: figures.crossedBy ?? 0,
+    top: topMm === null || !figures.topMm ? null : topMm / figures.topMm - 1,
+    height: heightMm === null || !figures.heightMm ? null : heightMm / figures.heightMm - 1,
+    leanDeg: lean === null || figures.leanDeg === undefined ? null : leans[lean].deg - figures.leanDeg,
+  };
+}
+
+/** By what a client’s effect goes, given how its drop is known now. */
+export function clientEffectNow(clientId: string, now: DropNow) {
+  return clientEffect(clientId, now.measured);
+}

@@ -55,7 +55,7 @@ function demoRecord<K extends Kind>(kind: K, { key, ...line }: Line): RecordOf[K
   });
   const { value, faults } = checkRecord(
     kind,
-    { ...kinds[kind].fresh, ...line, ...Object.fromEntries(references), id: idOf(kind, key) },
+    { ...kinds[kind].fresh, ...line, ...Object.fromEntries(references), id: demoId(kind, key) },
     'cm',
   );
   if (faults) throw new Error(`The demo ${kindWords[kind].one} “${key}”: ${faults.map(({ message }) => message).join(' ')}`);
@@ -93,6 +93,12 @@ async function fit(sql: Queryable, studio: StudioRecord, line: FittingLine): Pro
   });
   if (faults) throw new Error(`The demo fitting “${line.key}”: ${faults.map(({ message }) => message).join(' ')}`);
   await saveFitting(sql, studio.id, value, person, new Date(line.at));
+}
+
+/** A tying has the id of the fitting it is of; the others are their own. */
+function demoId(kind: Kind, key: string): string {
+  const isOfFitting = kind === 'tyings' && read<FittingLine[]>('fittings').some((line) => line.key === key);
+  return idOf(isOfFitting ? 'fitting' : kind, key);
 }
 
 function read<T>(name: string): T {

@@ -10,11 +10,11 @@ import { root } from './paths.ts';
 const stamp = join(root, 'dist', 'built-from');
 const inputs = ['src', 'public', 'astro.config.ts', 'package-lock.json', 'tsconfig.json'];
 
-/** The server in front of the pages, as plain JavaScript: what loads TypeScript would slow every request down. */
-function bundleShell(): void {
+/** What runs beside the pages, as plain JavaScript: what loads TypeScript would slow every request down. */
+function bundleServer(from: readonly string[], name: string): void {
   buildSync({
-    entryPoints: [join(root, 'src', 'shell', 'main.ts')],
-    outfile: join(root, 'dist', 'server', 'shell.mjs'),
+    entryPoints: [join(root, 'src', ...from)],
+    outfile: join(root, 'dist', 'server', name),
     bundle: true,
     platform: 'node',
     format: 'esm',
@@ -47,7 +47,8 @@ export function buildIfNeeded(): void {
     env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' },
   });
   if (result.status !== 0) throw new MachineFailure(`The build failed:\n${result.stdout}\n${result.stderr}`);
-  bundleShell();
+  bundleServer(['shell', 'main.ts'], 'shell.mjs');
+  bundleServer(['server', 'fitBook', 'thread.ts'], 'book.mjs');
   compressFiles(join(root, 'dist', 'client'));
   writeFileSync(stamp, sources);
 }

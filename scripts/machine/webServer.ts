@@ -22,7 +22,15 @@ export async function startWebServer(port: number, databaseUrl: string, logLevel
     stdio: ['ignore', 'ignore', 'inherit'],
     // A group of its own: Ctrl-C is passed on in order, not to everything at once.
     detached: true,
-    env: { ...process.env, NODE_ENV: 'production', HOST: loopback, PORT: String(port), DATABASE_URL: databaseUrl, LOG_LEVEL: logLevel },
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      HOST: loopback,
+      PORT: String(port),
+      DATABASE_URL: databaseUrl,
+      LOG_LEVEL: logLevel,
+      ROPEWALK_BOOK_THREAD: '1',
+    },
   });
   const ended = once(child, 'exit').then(([code]) => code as number | null);
   await answering(address, child);

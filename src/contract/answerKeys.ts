@@ -1,3 +1,4 @@
+import type { FittingsWanted } from './fitting.ts';
 import type { Kind } from './records/records.ts';
 
 /** What of a list is wanted; `clientId: null` for the studio's own. */
@@ -16,12 +17,17 @@ export interface ListWanted {
 /** Under which keys answers are kept on a page, whether it asked for them or they were given along. */
 export const answerKeys = {
   studio: () => ['studio'],
+  wardrobes: () => ['wardrobe'],
   wardrobe: (clientId?: string | null) => ['wardrobe', clientId ?? null],
   list: (kind: Kind, wanted: ListWanted) => [kind, 'list', wanted],
   record: (kind: Kind, id: string) => [kind, 'one', id],
   practice: () => ['practice'],
-  fittings: () => ['fittings'],
-  fitting: (id: string) => ['fittings', id],
+  allFittings: () => ['fittings'],
+  fittings: (wanted: FittingsWanted = {}) => ['fittings', 'list', wanted],
+  fitBook: () => ['fit-book'],
+  tyingOf: (fittingId: string) => ['tyings', 'of', fittingId],
+  tyingHistory: (id: string) => ['tyings', 'history', id],
+  fitting: (id: string) => ['fittings', 'one', id],
 } as const satisfies Record<string, (...asked: never[]) => readonly unknown[]>;
 
 /** What is wanted of a list when its page opens. */

@@ -1,4 +1,6 @@
 import Joi from 'joi';
+import type { FindingCode } from '../core/fitbook/findings.ts';
+import type { TyingFigures } from '../core/fitbook/tying.ts';
 import type { KnotPlan, PlanQuestion, PlanRequest, SetEnd } from '../core/index.ts';
 import { wordPattern } from '../core/knot/format.ts';
 import { mostColours } from '../core/measures/measures.ts';
@@ -63,7 +65,40 @@ export interface FittingSummary
   readonly set: SetEnd;
   /** Where the blade tip was planned to end, below the collar button. */
   readonly tipDropMm: number;
+  /** How it came out; `null` while nobody has said. */
+  readonly result: FittingResult | null;
 }
+
+/** What became of a fitting, in short. */
+export interface FittingResult {
+  /** Against the belt top, lower is positive. */
+  readonly tipOffMm: number | null;
+  readonly tries: number;
+  readonly findings: readonly FindingCode[];
+  readonly counts: boolean;
+  /** What it was planned and judged by. */
+  readonly figures: TyingFigures;
+}
+
+/** Which fittings are looked for, and in what order. */
+export interface FittingsWanted {
+  readonly find?: string;
+  readonly only?: FittingsOnly;
+  readonly by?: FittingsBy;
+  readonly down?: boolean;
+  readonly from?: number;
+}
+
+export const fittingsOnly = {
+  all: { label: 'all' },
+  unchecked: { label: 'not checked yet' },
+  outside: { label: 'outside tolerance' },
+  findings: { label: 'with findings' },
+} as const;
+export type FittingsOnly = keyof typeof fittingsOnly;
+
+export const fittingsBy = ['day', 'client', 'tie', 'knot', 'off'] as const;
+export type FittingsBy = (typeof fittingsBy)[number];
 
 /** What a draft and a kept fitting have in common. */
 const draftFields = {

@@ -1,20 +1,45 @@
-import type { Fitting, FittingDraft, FittingSummary } from '../contract/fitting.ts';
+import type { Fitting, FittingDraft, FittingResult, FittingSummary, FittingsWanted } from '../contract/fitting.ts';
 import { answerVersion, broughtUp } from '../contract/keptAnswer.ts';
-import type { PersonRecord } from '../contract/records/records.ts';
+import { type Page, type PersonRecord, pageSize, type UncheckedFitting } from '../contract/records/records.ts';
 import { completeRequest, type KnotPlan, plan } from '../core/index.ts';
 import { brokenConstraint, isUuid, type Queryable } from './database.ts';
 import { invalid, notFound } from './http/problem.ts';
 
-const mostListed = 200;
-
-/** The latest fittings, newest first. */
-export async function listFittings(sql: Queryable, studioId: string): Promise<FittingSummary[]> {
-  const rows = await sql<KeptRow[]>`
-    select ${fittingColumns(sql)} from fittings where studio_id = ${studioId} order by created_at desc, id limit ${mostListed}`;
-  return rows.map((row) => summaryOf(fittingOf(row)));
+/** A page of fittings, each with what became of it; the newest first unless asked otherwise. */
+export async function listFittings(
+  sql: Queryable,
+  studioId: string,
+  { find = '', only = 'all', by = 'day', down = by === 'day' || by === 'off', from = 0 }: FittingsWanted = {},
+): Promise<Page<FittingSummary>> {
+  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
+  const patterns = words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`);
+  const said = sql`lower(concat_ws(' ', client_name, person_name, tie_label, shirt_label, jacket_label, answer->>'title', fittings.note))`;
+  const off = sql`(tip_off_mm - (figures->>'aimOffMm')::float8)`;
+  const which = {
+    all: sql``,
+    unchecked: sql`and tyings.id is null`,
+    outside: sql`and (${off} > (figures->>'belowMm')::float8 or ${off} < -(figures->>'aboveMm')::float8 or tries > 1)`,
+    findings: sql`and cardinality(findings) > 0`,
+  }[only];
+  const order = {
+    day: sql`fittings.created_at`,
+    client: sql`lower(client_name)`,
+    tie: sql`lower(tie_label)`,
+    knot: sql`lower(answer->>'title')`,
+    off: sql`abs(${off})`,
+  }[by];
+  const rows = await sql<(KeptRow & { total: number; result: FittingResult | null })[]>`
+    select ${fittingColumns(sql)}, count(*) over ()::int as total,
+      case when tyings.id is null then null else json_build_object('tipOffMm', tip_off_mm, 'tries', tries, 'findings', findings,
+        'counts', counts, 'figures', figures) end as result
+    from fittings left join tyings on tyings.studio_id = fittings.studio_id and tyings.id = fittings.id and not tyings.archived
+    where fittings.studio_id = ${studioId} ${patterns.length > 0 ? sql`and ${said} like all (${patterns})` : sql``} ${which}
+    order by ${order} ${down ? sql`desc` : sql`asc`} nulls last, fittings.created_at desc, fittings.id
+    limit ${pageSize} offset ${from}`;
+  return { rows: rows.map(({ total: _, result, ...row }) => summaryOf(fittingOf(row), result)), total: rows[0]?.total ?? 0 };
 }
 
-function summaryOf({ answer, request, attempts: _, ...fitting }: Fitting): FittingSummary {
+function summaryOf({ answer, request, attempts: _, ...fitting }: Fitting, result: FittingResult | null): FittingSummary {
   const { id, clientName, shirtLabel, jacketLabel, tieLabel, personName, cloth, knot, note, createdAt } = fitting;
   return {
     ...{ id, clientName, shirtLabel, jacketLabel, tieLabel, personName, cloth, knot, note, createdAt },
@@ -22,7 +47,18 @@ function summaryOf({ answer, request, attempts: _, ...fitting }: Fitting): Fitti
     blade: request.client.blade,
     set: answer.start.set,
     tipDropMm: answer.tip.dropMm,
+    result,
   };
+}
+
+/** The latest fitting of a client that nobody has said the outcome of. */
+export async function uncheckedFitting(sql: Queryable, studioId: string, clientId: string): Promise<UncheckedFitting | null> {
+  const [row] = await sql<{ id: string; title: string; createdAt: Date }[]>`
+    select id, answer->>'title' as title, created_at from fittings
+    where studio_id = ${studioId} and client_id = ${clientId}
+      and not exists (select 1 from tyings where tyings.studio_id = fittings.studio_id and tyings.id = fittings.id)
+    order by created_at desc, id limit 1`;
+  return row ? { ...row, createdAt: row.createdAt.toISOString() } : null;
 }
 
 /** One fitting as it was saved. Refuses an id that is not there. */
@@ -106,8 +142,8 @@ function fittingOf({ request, answer, answerVersion: version, ...rest }: KeptRow
 }
 
 function fittingColumns(sql: Queryable) {
-  return sql`id, client_id, shirt_id, jacket_id, tie_id, person_id, client_name, shirt_label, jacket_label, tie_label, person_name,
-    cloth, request, knot, answer, answer_version, attempts, note, created_at`;
+  return sql`fittings.id, fittings.client_id, shirt_id, jacket_id, fittings.tie_id, fittings.person_id, client_name, shirt_label, jacket_label,
+    tie_label, person_name, cloth, request, fittings.knot, answer, answer_version, attempts, fittings.note, fittings.created_at`;
 }
 
 function answerFor({ question, knot }: FittingDraft): KnotPlan {

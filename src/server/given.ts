@@ -1,9 +1,11 @@
 import type { APIContext } from 'astro';
 import { answerKeys, firstOfList, type ListWanted } from '../contract/answerKeys.ts';
+import type { FittingsWanted } from '../contract/fitting.ts';
 import type { Given } from '../contract/given.ts';
 import { personCookie, preferencesCookie, preferencesIn } from '../contract/preferences.ts';
 import type { Kind, Wardrobe } from '../contract/records/records.ts';
 import { database, isConnectionLoss } from './database.ts';
+import { toldBook } from './fitBook/told.ts';
 import { findFitting, listFittings } from './fittings.ts';
 import type { Asked } from './http/endpoint.ts';
 import { Problem } from './http/problem.ts';
@@ -71,8 +73,13 @@ export async function fitting(asking: Asking, id: string): Promise<Answers> {
   return [[answerKeys.fitting(id), kept], ...(await atHand(asking, kept.clientId))];
 }
 
-export async function fittings({ sql, studio }: Asking): Promise<Answers> {
-  return [[answerKeys.fittings(), await listFittings(sql, studio.id)]];
+export async function fittings({ sql, studio }: Asking, wanted: FittingsWanted): Promise<Answers> {
+  return [[answerKeys.fittings(wanted), await listFittings(sql, studio.id, wanted)]];
+}
+
+/** What was learnt from all tyings. */
+export async function learnt({ sql, studio }: Asking): Promise<Answers> {
+  return [[answerKeys.fitBook(), await toldBook(sql, studio.id)]];
 }
 
 /** Everyone who learns, with what they rehearsed. */

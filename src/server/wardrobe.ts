@@ -1,5 +1,9 @@
+import { dropNowOf } from '../contract/records/asWorn.ts';
 import type { ClientRecord, Kind, Wardrobe } from '../contract/records/records.ts';
+import { clientsHand } from '../core/fitbook/tying.ts';
 import type { Queryable } from './database.ts';
+import { learntHere } from './fitBook/book.ts';
+import { uncheckedFitting } from './fittings.ts';
 import type { Asked } from './http/endpoint.ts';
 import { findRecord, listRecords } from './records.ts';
 
@@ -24,7 +28,13 @@ export async function wardrobe({ sql, studio, person }: Pick<Asked, 'sql' | 'stu
     worn('squares'),
     worn('regulations'),
   ]);
-  return { studio: { ...studio, person }, client, outfits, shirts, jackets, ties, squares, regulations };
+  const unchecked = client ? await uncheckedFitting(sql, studio.id, client.id) : null;
+  const learnt = await learntHere(sql, studio.id, {
+    client: client && { id: client.id, drop: dropNowOf(client) },
+    hands: [person?.id ?? '', ...(client ? [clientsHand(client.id)] : [])],
+    ties: ties.map(({ id }) => id),
+  });
+  return { studio: { ...studio, person }, client, outfits, shirts, jackets, ties, squares, regulations, unchecked, learnt };
 }
 
 async function clientAtHand(sql: Queryable, studioId: string): Promise<ClientRecord | null> {

@@ -3,6 +3,7 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { ClientRecord, Wardrobe } from '../../src/contract/records/records.ts';
+import { nothingLearnt } from '../../src/core/fitbook/here.ts';
 import { addressOf, clientAsked, readAddress } from '../../src/islands/atHand/address.ts';
 import { besideOf } from '../../src/islands/atHand/beside.ts';
 import { type AtHand, freshAtHand, withAim, withJacket, withShirt, withTie } from '../../src/islands/atHand/values.ts';
@@ -30,6 +31,8 @@ const wardrobe: Wardrobe = {
   ties: [tie, slim],
   squares: [],
   regulations: [],
+  unchecked: null,
+  learnt: nothingLearnt,
 };
 
 const opened = (values: AtHand, seen = wardrobe) => readAddress(new URLSearchParams(addressOf(values, seen).toString()), seen);

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import test from 'node:test';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { Wardrobe } from '../../src/contract/records/records.ts';
+import { nothingLearnt } from '../../src/core/fitbook/here.ts';
 import { usualTie } from '../../src/core/usual.ts';
 import { freshAtHand } from '../../src/islands/atHand/values.ts';
 import { clientsOutfits } from '../../src/islands/fitting/choose/brief/clientsOutfits.ts';
@@ -85,19 +86,21 @@ const wardrobe: Wardrobe = {
   ties: [],
   squares: [],
   regulations: [],
+  unchecked: null,
+  learnt: nothingLearnt,
 };
 
 test('who has no outfits is judged in each of their shirts with each of their jackets; who has, in those', () => {
   const atHand = freshAtHand(wardrobe);
   assert.deepEqual(
-    clientsOutfits(wardrobe, atHand, 'cm').map(({ title }) => title),
+    clientsOutfits(wardrobe, atHand, 'cm', nothingLearnt).map(({ title }) => title),
     ['Shirt a; Jacket x', 'Shirt a; Jacket y', 'Shirt b; Jacket x', 'Shirt b; Jacket y'],
   );
   const outfit = { ...kinds.outfits.fresh, ...owned('c'), clientId: 'c', id: 'o', label: 'Supper', shirtId: 'b', jacketId: null };
-  const [only, ...more] = clientsOutfits({ ...wardrobe, outfits: [outfit] }, atHand, 'cm');
+  const [only, ...more] = clientsOutfits({ ...wardrobe, outfits: [outfit] }, atHand, 'cm', nothingLearnt);
   assert.deepEqual([only?.title, only?.pieces, more.length], ['Supper', 'Shirt b; no jacket', 0]);
   const walkIn = { ...atHand, client: { id: null, label: 'Walk-in' } };
-  assert.equal(clientsOutfits(wardrobe, walkIn, 'cm').length, 1, 'what stands at hand');
+  assert.equal(clientsOutfits(wardrobe, walkIn, 'cm', nothingLearnt).length, 1, 'what stands at hand');
 });
 
 test('outages are waited out however long, refusals are not asked again', () => {

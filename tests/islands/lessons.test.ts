@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { ClientRecord, Wardrobe } from '../../src/contract/records/records.ts';
+import { nothingLearnt } from '../../src/core/fitbook/here.ts';
 import { completeRequest } from '../../src/core/index.ts';
 import { planKnot } from '../../src/core/plan/plan.ts';
 import { attemptOf } from '../../src/core/start/attempts.ts';
@@ -26,6 +27,8 @@ const wardrobe: Wardrobe = {
   ties: [tie],
   squares: [],
   regulations: [],
+  unchecked: null,
+  learnt: nothingLearnt,
 };
 const moves = 'Li Ro Li Co T';
 const fresh = freshAtHand(wardrobe);
@@ -57,16 +60,16 @@ test('what was learnt of one client is not another’s, and who ties follows the
 
 test('a tying moves the next start in this tie, and less in another; without one nothing changes', () => {
   const asked = { question, request };
-  assert.deepEqual(withLessons(asked, [], tieNamed(fresh)), asked);
+  assert.deepEqual(withLessons(asked, [], tieNamed(fresh), nothingLearnt), asked);
   const start = (named: string) => {
-    const learnt = withLessons(asked, [low], named).question;
+    const learnt = withLessons(asked, [low], named, nothingLearnt).question;
     assert.ok(learnt);
     return planKnot(learnt, moves).start.tailDropMm;
   };
   assert.ok(start(tieNamed(fresh)) > start(anotherTie));
   assert.ok(start(anotherTie) > tailMm);
-  const judged = outfitAtHand(tried, 'cm');
-  assert.notDeepEqual(judged?.question.calibration, outfitAtHand(fresh, 'cm')?.question.calibration);
+  const judged = outfitAtHand(tried, 'cm', nothingLearnt);
+  assert.notDeepEqual(judged?.question.calibration, outfitAtHand(fresh, 'cm', nothingLearnt)?.question.calibration);
 });
 
 test('an occasion’s own aim goes before the client’s', () => {

@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { checkPlanQuestion } from '../../src/contract/planQuestion.ts';
+import { nothingLearnt } from '../../src/core/fitbook/here.ts';
 import { completeRequest } from '../../src/core/index.ts';
 import { measures } from '../../src/core/measures/measures.ts';
 import { isSound } from '../../src/core/measures/sound.ts';
@@ -15,7 +16,7 @@ const values = freshAtHand(emptyWardrobe);
 
 test('what is fresh at hand can be asked', () => {
   assert.ok(soundQuestion(values.question, 'cm'));
-  assert.ok(outfitAtHand(values, 'cm'));
+  assert.ok(outfitAtHand(values, 'cm', nothingLearnt));
 });
 
 /** Every length of a question, and what a hand may enter there. */

@@ -14,6 +14,7 @@ import type {
   Wardrobe,
 } from '../../src/contract/records/records.ts';
 import { uncalibrated } from '../../src/core/fitbook/calibration.ts';
+import { nothingLearnt } from '../../src/core/fitbook/here.ts';
 import { completeRequest, plan } from '../../src/core/index.ts';
 import { soundQuestion } from '../../src/islands/atHand/question.ts';
 import {
@@ -90,6 +91,8 @@ const wardrobe: Wardrobe = {
   ties: [house, own],
   squares: [],
   regulations: [],
+  unchecked: null,
+  learnt: nothingLearnt,
 };
 
 test('an outfit puts its pieces and the belt line of its trousers on; another shirt ends it', () => {

@@ -1,4 +1,5 @@
 import type { StudioSeen, Wardrobe } from '../../src/contract/records/records.ts';
+import { nothingLearnt } from '../../src/core/fitbook/here.ts';
 
 export const studio: StudioSeen = { id: 'st', name: 'Studio', units: 'cm', timeZone: 'Europe/London', person: null };
 
@@ -12,4 +13,6 @@ export const emptyWardrobe: Wardrobe = {
   ties: [],
   squares: [],
   regulations: [],
+  unchecked: null,
+  learnt: nothingLearnt,
 };

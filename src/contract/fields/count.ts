@@ -13,7 +13,11 @@ export interface CountField {
 
 export const countKind: FieldKind<CountField> = {
   check: ({ label, most, optional }) => {
-    const whole = Joi.number().strict().integer().min(optional ? 0 : 1).max(most);
+    const whole = Joi.number()
+      .strict()
+      .integer()
+      .min(optional ? 0 : 1)
+      .max(most);
     return worded(optional ? whole.allow(null).default(null) : whole.required(), {
       '*': `${label}: enter a whole number up to ${most}.`,
     });

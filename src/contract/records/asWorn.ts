@@ -1,5 +1,8 @@
+import { frontDropOf } from '../../core/body/frontDrop.ts';
 import { collarStyles } from '../../core/collar/styles.ts';
+import type { DropNow } from '../../core/fitbook/tying.ts';
 import { type PlanRequest, requestDefaults } from '../../core/index.ts';
+import { usualWearer } from '../../core/usual.ts';
 import type { ClientRecord, OutfitRecord, PersonRecord, ShirtRecord, TakenMeasure } from './records.ts';
 
 /** The latest taking of each measure; `undefined` where it was never taken. */
@@ -39,6 +42,13 @@ export function planClient(
     openLoopMm: latest(measures, 'openLoopMm')?.mm ?? null,
     crossedLoopMm: slackMm !== null && closedMm !== null ? closedMm + slackMm : (latest(measures, 'crossedLoopMm')?.mm ?? null),
   };
+}
+
+/** A client’s collar button to belt as it is known today; of a height that was never taken, the usual one. */
+export function dropNowOf(client: ClientRecord): DropNow {
+  const known = planClient(client);
+  const { meanMm, measured } = frontDropOf({ ...known, heightMm: known.heightMm ?? usualWearer.heightMm });
+  return { meanMm, measured };
 }
 
 /** What a plan asks of a shirt. */

@@ -1,6 +1,7 @@
 import type { FrontCode, Taking } from '../../core/body/frontDrop.ts';
 import type { CollarStyleCode } from '../../core/collar/styles.ts';
 import type { FindingCode, VerdictCode } from '../../core/fitbook/findings.ts';
+import type { LearntHere } from '../../core/fitbook/here.ts';
 import type { RecordedTying } from '../../core/fitbook/tying.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import type { AimCode } from '../../core/plan/aims.ts';
@@ -183,6 +184,18 @@ export interface Wardrobe {
   readonly ties: readonly TieRecord[];
   readonly squares: readonly SquareRecord[];
   readonly regulations: readonly RegulationRecord[];
+  /** The client’s latest fitting that nobody has said the outcome of. */
+  readonly unchecked: UncheckedFitting | null;
+  /** What the fit book says of the client, of the hands that may tie, and of these ties. */
+  readonly learnt: Omit<LearntHere, 'stylist'>;
+}
+
+/** A saved fitting whose outcome is not known. */
+export interface UncheckedFitting {
+  readonly id: string;
+  readonly title: string;
+  /** ISO 8601. */
+  readonly createdAt: string;
 }
 
 /** What the studio itself calls a knot. */

@@ -64,10 +64,10 @@ export function calibrationHere(learnt: LearntHere, seen: readonly SeenHere[], r
   });
   const known = after(withPriorOf(learnt.known, request), [...taped, ...observations]);
   const shape = shapeLearnt(learnt.looks, tie);
-  return {
-    ...calibrationFrom(known, { stylist: learnt.stylist, client: effect, clientId, tie, loopSdMm, shiftMm: shift }),
-    ...(shape && { shape }),
-  };
+  const calibration = calibrationFrom(known, { stylist: learnt.stylist, client: effect, clientId, tie, loopSdMm, shiftMm: shift });
+  // A client nothing was learnt of stays as well known as the measures make them.
+  const isLearnt = known.effects.includes(effect);
+  return { ...calibration, ...(!isLearnt && { client: request.calibration.client }), ...(shape && { shape }) };
 }
 
 /** A client nothing was learnt of is as far off as the drop in use and the loop are. */

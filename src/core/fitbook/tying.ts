@@ -31,6 +31,8 @@ export interface TyingFigures {
   readonly topMm?: number;
   readonly heightMm?: number;
   readonly leanDeg?: number;
+  /** 1 where the blade hung on the wearer’s left, and all came out as in a mirror. */
+  readonly mirrored?: number;
   /** Where the plan had the tip end against the belt top, and how far it might miss; the tolerance around the aim. */
   readonly plannedOffMm?: number;
   readonly plannedSdMm?: number;
@@ -51,6 +53,7 @@ export const figureNames = [
   'topMm',
   'heightMm',
   'leanDeg',
+  'mirrored',
   'plannedOffMm',
   'plannedSdMm',
   'aimOffMm',
@@ -82,9 +85,14 @@ export interface DropNow {
 /** Further off than this is hardly a tie that was tied: it is asked about before it is kept, mm. */
 export const questionableMm = 250;
 
+/** By what the hand of a client is known who ties. */
+export function clientsHand(clientId: string): string {
+  return `client:${clientId}`;
+}
+
 /** By what a hand is known: the person’s, or the client’s own where the client tied. */
 export function handOf({ personId, clientId, neck }: Pick<RecordedTying, 'personId' | 'clientId' | 'neck'>): string {
-  return neck === 'self' && clientId !== null ? `client:${clientId}` : (personId ?? '');
+  return neck === 'self' && clientId !== null ? clientsHand(clientId) : (personId ?? '');
 }
 
 /**
@@ -108,7 +116,8 @@ export function learnRecordOf(tying: RecordedTying, now: DropNow | undefined): L
     crossedBy: figures.crossedBy ?? 0,
     top: topMm === null || !figures.topMm ? null : topMm / figures.topMm - 1,
     height: heightMm === null || !figures.heightMm ? null : heightMm / figures.heightMm - 1,
-    leanDeg: lean === null || figures.leanDeg === undefined ? null : leans[lean].deg - figures.leanDeg,
+    leanDeg:
+      lean === null || figures.leanDeg === undefined ? null : (leans[lean].deg - figures.leanDeg) * (figures.mirrored === 1 ? -1 : 1),
   };
 }
 

@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import type { Fitting } from '../../contract/fitting.ts';
 import type { Wardrobe } from '../../contract/records/records.ts';
+import { nothingLearnt } from '../../core/fitbook/here.ts';
 import type { Frame } from '../../core/index.ts';
 import { usePreferences, useUnits } from '../device/preferences.tsx';
 import { Button } from '../ui/Button.tsx';
@@ -12,11 +13,11 @@ import { OutageNotice } from '../ui/OutageNotice.tsx';
 import { wardrobeQuery } from '../wire/queries.ts';
 import { clientAsked, readAddress } from './address.ts';
 import { forgetAtHand, keptAtHand } from './kept.ts';
-import { tieNamed, withLessons } from './lessons.ts';
+import { learntOf, tieNamed, withLessons } from './lessons.ts';
 import { useAddress } from './useAddress.ts';
 import { AtHandContext } from './useAtHand.ts';
 import { useQuestion } from './useQuestion.ts';
-import { type AtHand, atHandOfFitting, freshAtHand } from './values.ts';
+import { type AtHand, atHandOfFitting, freshAtHand, isSameFitting } from './values.ts';
 
 /** Most hands cross the ends before they read a start. */
 const usualState = 'crossed';
@@ -60,7 +61,7 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
   );
   const values = useEntries(store);
   const [begun] = useState(values);
-  const untouched = values === begun;
+  const untouched = isSameFitting(values, begun);
 
   // The page begins as the server drew it; what this window was left with is put in its place once the page is alive.
   const [ready, setReady] = useState(false);
@@ -87,7 +88,15 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
   const untaught = useMemo(() => question && request && { question, request }, [question, request]);
   const { attempts } = values;
   const tie = tieNamed(values);
-  const taught = useMemo(() => untaught && withLessons(untaught, attempts, tie), [untaught, attempts, tie]);
+  const [bookRead, setBookRead] = useState(true);
+  const { tiedOn, client: wearer } = values;
+  // A saved fitting is answered as it was saved until something is changed of it.
+  const isRead = bookRead && !(opened && untouched);
+  const learnt = useMemo(
+    () => (isRead ? learntOf(wardrobe, { client: wearer, tiedOn }) : nothingLearnt),
+    [isRead, wardrobe, wearer, tiedOn],
+  );
+  const taught = useMemo(() => untaught && withLessons(untaught, attempts, tie, learnt), [untaught, attempts, tie, learnt]);
   const questioned = { ...asked, ...taught };
 
   if (theirs.isError) return <StartAnew message={theirs.error.message} />;
@@ -107,6 +116,9 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
         setState: (readsAt) => prefer({ readsAt }),
         ...questioned,
         untaught,
+        learnt,
+        bookRead,
+        setBookRead,
         opened,
         untouched,
         outage: failed,

@@ -1,4 +1,5 @@
 import { fronts, takings } from '../../core/body/frontDrop.ts';
+import { findings, leans, looks, verdicts } from '../../core/fitbook/findings.ts';
 import { jacketCuts, jacketWorn, lapelKinds } from '../../core/jacket/jackets.ts';
 import { wordPattern } from '../../core/knot/format.ts';
 import { manners } from '../../core/knot/manners.ts';
@@ -16,7 +17,7 @@ import type { Steps } from '../ui/entryStore.ts';
 import { besidePieces } from './pieces.ts';
 import { type AtHand, givens } from './values.ts';
 
-const key = 'ropewalk.at-hand.3';
+const key = 'ropewalk.at-hand.4';
 
 /** What stood at hand, the steps that can be undone and done again, and the address the window had then. */
 export interface KeptAtHand extends Steps<AtHand> {
@@ -80,6 +81,21 @@ const attempt: Shape = {
   takeUpMm: Number.isFinite,
   errorMm: Number.isFinite,
   noiseMm: Number.isFinite,
+};
+
+const seen: Fits = (value) => value === null || Number.isFinite(value);
+const check: Shape = {
+  tipOffMm: seen,
+  tailEndMm: seen,
+  setMm: seen,
+  topMm: seen,
+  heightMm: seen,
+  lean: either(none, codeOf(leans)),
+  fine: allOf(codeOf(looks)),
+  findings: allOf(codeOf(findings)),
+  minutes: seen,
+  clientVerdict: either(none, codeOf(verdicts)),
+  stylistVerdict: either(none, codeOf(verdicts)),
 };
 
 const named: Shape = { id: either(none, text), label: text };
@@ -155,6 +171,7 @@ const shape: Shape = {
   knot: either(none, moves),
   note: text,
   attempts: allOf(isAttempt),
+  check,
   tiedOn: codeOf(tiedOn),
   beside: either(none, { piece: codeOf(Object.fromEntries(besidePieces.map((piece) => [piece, true]))), id: text }),
   told: either(none, text),

@@ -1,5 +1,6 @@
 import { assumeWearer, type BarelyKnown } from '../../core/body/assumed.ts';
 import { uncalibrated } from '../../core/fitbook/calibration.ts';
+import type { LearntHere } from '../../core/fitbook/here.ts';
 import { completeRequest, type PlanQuestion } from '../../core/index.ts';
 import { isSound } from '../../core/measures/sound.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
@@ -23,10 +24,11 @@ export function soundQuestion(entries: QuestionEntries, units: LengthUnit): Plan
 export function outfitAtHand(
   { question, colours, attempts }: Pick<AtHand, 'question' | 'colours' | 'attempts'>,
   units: LengthUnit,
+  learnt: LearntHere,
 ): Outfit | undefined {
   const sound = soundQuestion(question, units);
   if (!sound) return undefined;
   // Of another tie only what is the client's and the hand's was learnt.
-  const { tie: _, ...dressed } = withLessons({ question: sound, request: completeRequest(sound) }, attempts, anotherTie).question;
+  const { tie: _, ...dressed } = withLessons({ question: sound, request: completeRequest(sound) }, attempts, anotherTie, learnt).question;
   return { question: dressed, shirtColour: colours.shirt, jacketColour: colours.jacket, trousersColour: colours.trousers };
 }

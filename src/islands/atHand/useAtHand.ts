@@ -1,6 +1,7 @@
 import { createContext, useContext } from 'react';
 import type { Fitting } from '../../contract/fitting.ts';
 import type { ClientRecord, StudioSeen, Wardrobe } from '../../contract/records/records.ts';
+import type { LearntHere } from '../../core/fitbook/here.ts';
 import type { Frame, PlanQuestion, PlanRequest } from '../../core/index.ts';
 import type { Fault } from '../../core/measures/faults.ts';
 import type { StateCode } from '../../core/start/reading.ts';
@@ -34,6 +35,10 @@ export interface StandsAtHand {
   readonly request: PlanRequest | undefined;
   /** The same before the tyings of this fitting taught anything: what they teach is worked out from it. */
   readonly untaught: Untaught | undefined;
+  /** What the fit book says of whoever stands at hand, and whether it is read at all. */
+  readonly learnt: LearntHere;
+  readonly bookRead: boolean;
+  readonly setBookRead: (read: boolean) => void;
   /** Whether what stands in the fields is another question, which can't be asked yet. */
   readonly stale: boolean;
   /** What is wrong with it, by the names of the fields. */

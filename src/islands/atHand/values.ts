@@ -16,6 +16,7 @@ import type { Attempt } from '../../core/start/attempts.ts';
 import type { TiedOnCode } from '../../core/start/tiedOn.ts';
 import { usualWearer } from '../../core/usual.ts';
 import type { LengthEntry } from '../ui/entry.ts';
+import { type CheckEntries, unchecked } from './checkEntries.ts';
 import type { Beside } from './pieces.ts';
 
 /** A plan's question as it stands in the fields: lengths may be text that is none yet. */
@@ -74,12 +75,19 @@ export interface AtHand {
   note: string;
   /** The tyings of this fitting in their order, and starts known to work. */
   attempts: readonly Attempt[];
+  /** How it came out, as far as it was looked at. */
+  check: CheckEntries;
   /** On whom it is tied. */
   tiedOn: TiedOnCode;
   /** What stands beside it to be compared. */
   beside: Beside | null;
   /** What was exchanged along with the last choice, so that nothing changes quietly. */
   told: string | null;
+}
+
+/** Whether two are the same fitting: how it came out is looked at afterwards, and changes nothing of it. */
+export function isSameFitting(a: AtHand, b: AtHand): boolean {
+  return (Object.keys(a) as (keyof AtHand)[]).every((key) => key === 'check' || a[key] === b[key]);
 }
 
 const usualAim: AimCode = 'finger-above';
@@ -116,6 +124,7 @@ export function freshAtHand(wardrobe: Wardrobe): AtHand {
     knot: null,
     note: '',
     attempts: [],
+    check: unchecked,
     tiedOn: 'self',
     beside: null,
     told: null,
@@ -154,6 +163,7 @@ export function atHandOfFitting(fitting: Fitting): AtHand {
     knot: fitting.knot,
     note: fitting.note,
     attempts: fitting.attempts,
+    check: unchecked,
     tiedOn: 'self',
     beside: null,
     told: null,
@@ -190,8 +200,9 @@ export function withClient(values: AtHand, client: ClientRecord, wardrobe: Wardr
     },
     knot: held ?? ownKnot,
     note: '',
-    // What was learnt of one client is not another's.
+    // What was seen of one client is not another's.
     attempts: [],
+    check: unchecked,
     tiedOn: client.tiedBy === 'client' ? 'self' : 'facing',
   };
   next = withShirt(next, own(shirts) ?? shirts.find(({ id }) => id === values.shirt.id) ?? draftShirt);

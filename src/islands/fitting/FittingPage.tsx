@@ -7,7 +7,7 @@ import { OutageNotice } from '../ui/OutageNotice.tsx';
 import { fittingQuery } from '../wire/queries.ts';
 import { WithGiven } from '../wire/WithGiven.tsx';
 import { FittingTable } from './FittingTable.tsx';
-import { stageIn } from './stages.ts';
+import { type StageCode, stageIn } from './stages.ts';
 
 interface FittingPageProps {
   readonly given: Given;
@@ -22,7 +22,7 @@ export function FittingPage({ given, address, fittingId }: FittingPageProps) {
   return (
     <WithGiven given={given}>
       {fittingId ? (
-        <SavedFitting id={fittingId} />
+        <SavedFitting id={fittingId} begin={stageIn(new URLSearchParams(address))} />
       ) : (
         <AtHandProvider address={address}>
           <FittingTable begin={stageIn(new URLSearchParams(address))} />
@@ -32,12 +32,12 @@ export function FittingPage({ given, address, fittingId }: FittingPageProps) {
   );
 }
 
-function SavedFitting({ id }: { readonly id: string }) {
+function SavedFitting({ id, begin }: { readonly id: string; readonly begin: StageCode }) {
   const { data, error, failureCount } = useQuery(fittingQuery(id));
   if (data) {
     return (
       <AtHandProvider opened={data}>
-        <FittingTable begin="choose" />
+        <FittingTable begin={begin} />
       </AtHandProvider>
     );
   }

@@ -1,5 +1,6 @@
 import { Keyboard, Printer, Redo2, Search, Undo2 } from 'lucide-react';
 import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react';
+import { sayDay } from '../../contract/days.ts';
 import { type KnotPlan, plan as planFor } from '../../core/index.ts';
 import { setIn, states } from '../../core/start/reading.ts';
 import { formatLength, roughly } from '../../core/units/length.ts';
@@ -12,6 +13,7 @@ import { unitChoices, usePreferences } from '../device/preferences.tsx';
 import { type ShortcutActions, useShortcuts } from '../device/shortcuts.ts';
 import { drawnColours } from '../seen/dressed.ts';
 import { useKnotInCloth } from '../seen/useKnotPictures.ts';
+import { Link } from '../ui/Button.tsx';
 import { useSteps } from '../ui/entryStore.ts';
 import { Loading } from '../ui/Loading.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
@@ -150,6 +152,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
             <AsSaved fitting={opened} untouched={untouched} today={chosenNow} units={units} timeZone={studio.timeZone} />
           </Suspense>
         )}
+        {!opened && alive && <Unchecked />}
         <div className="px-5">
           <Sentence onTurnTo={setPiece} />
         </div>
@@ -166,7 +169,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
         {alive && (
           <Suspense fallback={<Loading />}>
             {stage === 'tie' && <TieStage key={chosen.moves} drawn={drawn} />}
-            {stage === 'check' && <CheckStage drawn={drawn} saving={saving} hindrance={hindrance} onSave={save} />}
+            {stage === 'check' && <CheckStage drawn={drawn} saving={saving} hindrance={hindrance} onGo={go} />}
           </Suspense>
         )}
       </div>
@@ -198,6 +201,19 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
         </Suspense>
       )}
     </>
+  );
+}
+
+/** The client was fitted before, and nobody has said how it came out. */
+function Unchecked() {
+  const { client, wardrobe, studio } = useAsked();
+  const { unchecked } = wardrobe;
+  if (!client || !unchecked) return null;
+  return (
+    <p className="px-5 text-note text-soft">
+      {unchecked.title} of {sayDay(unchecked.createdAt, studio.timeZone)}: not checked yet.{' '}
+      <Link href={`/fittings/${unchecked.id}?stage=check`}>Say how it came out</Link>
+    </p>
   );
 }
 

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { answerKeys } from '../../contract/answerKeys.ts';
 import type { Fitting, FittingDraft } from '../../contract/fitting.ts';
 import type { PlanQuestion } from '../../core/index.ts';
-import type { AtHand } from '../atHand/values.ts';
+import { type AtHand, isSameFitting } from '../atHand/values.ts';
 import { saveFitting } from '../wire/queries.ts';
 
 export type SavingState =
@@ -18,6 +18,8 @@ export type SavingState =
 export interface Saving {
   readonly state: SavingState;
   readonly save: (values: AtHand, question: PlanQuestion, knot: string) => void;
+  /** The same, and waits until it is saved. */
+  readonly saveNow: (values: AtHand, question: PlanQuestion, knot: string) => Promise<Fitting>;
   readonly giveUp: () => void;
 }
 
@@ -37,16 +39,18 @@ export function useSaving(now: AtHand): Saving {
       if (stopped.current.has(draft.id)) throw new Error('Stopped before it was tried again.');
       return saveFitting(draft);
     },
-    onSuccess: () => queries.invalidateQueries({ queryKey: answerKeys.fittings() }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: answerKeys.allFittings() }),
   });
 
-  const save: Saving['save'] = (values, question, knot) => {
-    if (attempt.current?.values !== values || attempt.current.knot !== knot) attempt.current = { values, knot, id: crypto.randomUUID() };
+  const saveNow: Saving['saveNow'] = (values, question, knot) => {
+    const { current } = attempt;
+    if (!current || !isSameFitting(current.values, values) || current.knot !== knot)
+      attempt.current = { values, knot, id: crypto.randomUUID() };
     saved.current = values;
-    const { id } = attempt.current;
+    const id = attempt.current?.id ?? crypto.randomUUID();
     stopped.current.delete(id);
     setGivenUp(false);
-    mutation.mutate({
+    return mutation.mutateAsync({
       id,
       clientId: values.client.id,
       shirtId: values.shirt.id,
@@ -64,15 +68,18 @@ export function useSaving(now: AtHand): Saving {
     });
   };
 
+  // What became of it stands in the state.
+  const save: Saving['save'] = (...given) => void saveNow(...given).catch(() => undefined);
+
   const giveUp = () => {
     if (attempt.current) stopped.current.add(attempt.current.id);
     setGivenUp(true);
   };
 
-  return { state: stateOf(), save, giveUp };
+  return { state: stateOf(), save, saveNow, giveUp };
 
   function stateOf(): SavingState {
-    if (mutation.data && saved.current === now) return { kind: 'saved', fitting: mutation.data };
+    if (mutation.data && saved.current && isSameFitting(saved.current, now)) return { kind: 'saved', fitting: mutation.data };
     if (givenUp) return { kind: 'given-up' };
     if (mutation.isPending) return { kind: mutation.failureCount > 0 ? 'waiting' : 'saving' };
     if (mutation.isError) return { kind: 'refused', message: mutation.error.message };

@@ -4,7 +4,7 @@ export const places = [
   { path: '/clients', label: 'Clients' },
   { path: '/wardrobe', label: 'Wardrobe' },
   { path: '/knots', label: 'Knots' },
-  { path: '/fittings', label: 'Past fittings' },
+  { path: '/fittings', label: 'Fit book' },
   { path: '/people', label: 'Studio' },
   { path: '/import-export', label: 'Import and export' },
 ] as const;

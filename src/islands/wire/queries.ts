@@ -1,9 +1,11 @@
 import { QueryClient, queryOptions } from '@tanstack/react-query';
 import { answerKeys, type ListWanted } from '../../contract/answerKeys.ts';
 import type { ExchangeFile, ImportReport } from '../../contract/exchange/report.ts';
-import type { Fitting, FittingDraft, FittingSummary } from '../../contract/fitting.ts';
+import type { ToldBook } from '../../contract/fitBook.ts';
+import type { Fitting, FittingDraft, FittingSummary, FittingsWanted } from '../../contract/fitting.ts';
 import type { Practice } from '../../contract/practice.ts';
-import type { Kind, Page, RecordOf, StudioSeen, Wardrobe } from '../../contract/records/records.ts';
+import type { Kind, Page, RecordOf, StudioSeen, TyingRecord, Wardrobe } from '../../contract/records/records.ts';
+import type { TyingBefore } from '../../contract/tying.ts';
 import type { WalkIn } from '../../contract/walkIn.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { ask, Outage } from './http.ts';
@@ -70,7 +72,37 @@ export function addWalkIn(walkIn: WalkIn, units: LengthUnit): Promise<Wardrobe> 
 
 export const practiceQuery = queryOptions({ queryKey: answerKeys.practice(), queryFn: () => ask<Practice>('/api/practice') });
 
-export const fittingsQuery = queryOptions({ queryKey: answerKeys.fittings(), queryFn: () => ask<FittingSummary[]>('/api/fittings') });
+/** A page of fittings with what became of each. */
+export function fittingsQuery(wanted: FittingsWanted) {
+  return queryOptions({ queryKey: answerKeys.fittings(wanted), queryFn: () => fittingsPage(wanted) });
+}
+
+export function fittingsPage({ find = '', only = 'all', by = 'day', down, from = 0 }: FittingsWanted): Promise<Page<FittingSummary>> {
+  const query = new URLSearchParams({ find: find.trim(), only, by, from: String(from) });
+  if (down !== undefined) query.set('down', String(down));
+  return ask(`/api/fittings?${query}`);
+}
+
+/** What is on record of how a fitting came out; `null` while nobody has said. */
+export function tyingOfQuery(fittingId: string) {
+  return queryOptions({
+    queryKey: answerKeys.tyingOf(fittingId),
+    queryFn: () => ask<TyingRecord | null>(`/api/fittings/${encodeURIComponent(fittingId)}/result`),
+  });
+}
+
+export const fitBookQuery = queryOptions({ queryKey: answerKeys.fitBook(), queryFn: () => ask<ToldBook>('/api/fit-book') });
+
+export function tyingHistoryQuery(id: string) {
+  return queryOptions({
+    queryKey: answerKeys.tyingHistory(id),
+    queryFn: () => ask<TyingBefore[]>(`/api/tyings/${encodeURIComponent(id)}/history`),
+  });
+}
+
+export function deleteTying(id: string): Promise<{ readonly deleted: string }> {
+  return ask(`/api/tyings/${encodeURIComponent(id)}/delete`, { method: 'POST', body: {} });
+}
 
 export function fittingQuery(id: string) {
   return queryOptions({ queryKey: answerKeys.fitting(id), queryFn: () => ask<Fitting>(`/api/fittings/${encodeURIComponent(id)}`) });

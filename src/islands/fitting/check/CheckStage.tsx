@@ -1,65 +1,322 @@
-import { likings } from '../../../core/plan/habits.ts';
-import { formatLength } from '../../../core/units/length.ts';
+import { useState } from 'react';
+import { frontDropOf } from '../../../core/body/frontDrop.ts';
+import { leans, type VerdictCode, verdicts } from '../../../core/fitbook/findings.ts';
+import { measures } from '../../../core/measures/measures.ts';
+import { correctionAfter, mostAttempts } from '../../../core/start/attempts.ts';
+import { tipIn } from '../../../core/start/reading.ts';
+import { formatLength, roughly } from '../../../core/units/length.ts';
+import { tieNamed } from '../../atHand/lessons.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
-import type { DrawnFitting } from '../FittingDrawn.tsx';
-import { FrontDrawn } from '../FittingDrawn.tsx';
+import { Button, Link } from '../../ui/Button.tsx';
+import { PlainLength } from '../../ui/PlainLength.tsx';
+import { useKnotTitle } from '../../wire/useKnotTitles.ts';
+import { type DrawnFitting, FrontDrawn } from '../FittingDrawn.tsx';
 import { NoteField } from '../NoteField.tsx';
-import { SaveLine } from '../SaveLine.tsx';
-import { tipSpan } from '../set/setInWords.ts';
+import { SeenField } from '../set/SeenField.tsx';
+import { againstBelt, lowerOrHigher } from '../set/startInWords.ts';
+import { useNeckTiedOn, usualStandNeckMm } from '../set/TiedOn.tsx';
+import { TipHandle } from '../set/TipHandle.tsx';
+import type { StageCode } from '../stages.ts';
 import type { Saving } from '../useSaving.ts';
+import { Looks } from './Looks.tsx';
+import { Remedies } from './Remedies.tsx';
+import { attemptSeen, foundByMeasure, isQuestionable, setAt, type Tied } from './tyingFrom.ts';
+import { useChecking } from './useChecking.ts';
 
 interface CheckStageProps {
   readonly drawn: DrawnFitting;
   readonly saving: Saving;
   readonly hindrance: string | undefined;
-  readonly onSave: () => void;
+  readonly onGo: (stage: StageCode) => void;
 }
 
-/** A step back from the client: what should be seen now, from the tip up, and the fitting saved. */
-export function CheckStage({ drawn, saving, hindrance, onSave }: CheckStageProps) {
-  const { client, units, stale } = useAsked();
-  const { tip, tail, shape } = drawn.plan;
-  const say = (mm: number) => formatLength(mm, units);
-  const below = tip.dropMm - tail.dropMm;
+/** A step back from the tied client: where the tip ended, one look after the other, what helps, and all of it on record. */
+export function CheckStage({ drawn, saving, hindrance, onGo }: CheckStageProps) {
+  const { store, values, units, stale, state } = useAsked();
+  const { plan, request } = drawn;
+  const titleOf = useKnotTitle();
+  const read = useNeckTiedOn(drawn, usualStandNeckMm);
+  const tied: Tied = { plan, request, read, state, units };
+  const { check } = values;
+  const put = (changes: Partial<typeof check>) => store.set('check', { ...check, ...changes });
+  const checking = useChecking(tied, titleOf(plan), saving, hindrance);
+  const { tipOffMm } = check;
+  const beltMm = frontDropOf(request.client).meanMm;
+  const shownMm = tipOffMm ?? request.aim.offsetMm;
+  const { end } = plan.start.set;
+  const found = [...new Set([...check.findings, ...foundByMeasure(tied, check)])];
   return (
-    <main className={`grid min-h-0 grow gap-x-8 px-5 pt-2 md:grid-cols-[minmax(0,5fr)_minmax(0,6fr)] ${stale ? 'opacity-50' : ''}`}>
+    <main className={`grid min-h-0 grow gap-x-8 px-5 pt-2 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)] ${stale ? 'opacity-50' : ''}`}>
       <section aria-label="Front" className="flex min-h-0 flex-col">
-        <FrontDrawn drawn={drawn} className="h-[30rem] lg:min-h-72" />
+        <p className="flex min-h-9 items-center border-b border-line text-soft">Drag the tip to where it is seen</p>
+        <FrontDrawn
+          drawn={{
+            ...drawn,
+            plan: {
+              ...plan,
+              tip: { ...plan.tip, dropMm: beltMm + shownMm },
+              tail: { ...plan.tail, dropMm: check.tailEndMm ?? plan.tail.dropMm },
+            },
+          }}
+          className="h-[26rem] lg:min-h-60"
+        >
+          <TipHandle label="Blade tip" x={0} beltMm={beltMm} offMm={shownMm} units={units} onChange={(offMm) => put({ tipOffMm: offMm })} />
+        </FrontDrawn>
       </section>
-      <section aria-label="What should be seen" className="min-h-0 overflow-y-auto">
-        <h2 className="border-b-2 border-ink text-xl font-medium">What should be seen</h2>
-        <ol className="space-y-2 py-3 text-lg leading-snug">
-          <li>
-            <b>Tip:</b> {tipSpan(tip, units)} below the collar button (2 times in 3); {say(tip.dropMm)} is the aim.
-          </li>
-          <li>
-            <b>Tail:</b>{' '}
-            {below > 0
-              ? `${say(below)} above the blade tip`
-              : below < 0
-                ? `${say(-below)} below the blade tip`
-                : 'level with the blade tip'}
-            {tail.reachesKeeper ? ', through the keeper.' : ', short of the keeper.'}
-          </li>
-          <li>
-            <b>Knot:</b> about {say(shape.topMm)} across the top, up to the button, no gap at the throat.
-          </li>
-          <li>
-            <b>Dimple:</b> {likings.dimple[client?.dimple ?? 'off-centre'].label}.
-          </li>
-          <li>
-            <b>Tie band:</b> covered by the collar all round; points down, collar smooth.
-          </li>
-        </ol>
-        <p className="text-note text-soft">
-          Tip too low: start lower, by a little less than the error. Too high: start higher. Never tighter than one finger’s room; stop at
-          any discomfort.
-        </p>
-        <div className="max-w-xl py-3">
-          <NoteField />
+      <div className="flex min-h-0 flex-col">
+        <div className="min-h-0 grow space-y-1 overflow-y-auto pb-2">
+          <section aria-label="Tip">
+            <SeenField
+              key={tipOffMm === null ? 'unseen' : 'seen'}
+              label="The blade tip ended"
+              mm={tipOffMm ?? undefined}
+              expectedMm={request.aim.offsetMm}
+              units={units}
+              onChange={(mm) => put({ tipOffMm: mm ?? null })}
+            />
+            <p className="flex flex-wrap items-center gap-x-4" aria-live="polite">
+              <Button look="other" onClick={() => put({ tipOffMm: request.aim.offsetMm })}>
+                Exactly as aimed
+              </Button>
+              <span>{tipOffMm === null ? 'Not seen yet.' : <TipJudged drawn={drawn} offMm={tipOffMm} />}</span>
+            </p>
+          </section>
+          {tipOffMm !== null && isOutside(tipOffMm, request.aim) && <NextStart tied={tied} tipOffMm={tipOffMm} onGo={onGo} />}
+          <Looks />
+          <Remedies found={found} onGo={onGo} />
+          <details className="border-t border-line pt-1">
+            <summary className="min-h-8 cursor-pointer text-set">
+              More on record: where it was set, the knot’s size, minutes, verdicts
+            </summary>
+            <div className="flex flex-wrap items-center gap-x-6 gap-y-1 text-lg">
+              <PlainLength
+                label={`The ${end} tip was set at`}
+                mm={check.setMm ?? undefined}
+                expectedMm={setAt(tied, { setMm: null })}
+                {...range('setMm')}
+                units={units}
+                onChange={(mm) => put({ setMm: mm ?? null })}
+              />
+              <PlainLength
+                label="Tail tip ended"
+                mm={check.tailEndMm ?? undefined}
+                {...range('tailEndMm')}
+                units={units}
+                onChange={(mm) => put({ tailEndMm: mm ?? null })}
+              />
+              <PlainLength
+                label="Top of the knot across"
+                mm={check.topMm ?? undefined}
+                expectedMm={plan.shape.topMm}
+                {...range('topMm')}
+                units={units}
+                onChange={(mm) => put({ topMm: mm ?? null })}
+              />
+              <PlainLength
+                label="Its height"
+                mm={check.heightMm ?? undefined}
+                expectedMm={plan.shape.heightMm}
+                {...range('heightMm')}
+                units={units}
+                onChange={(mm) => put({ heightMm: mm ?? null })}
+              />
+              <OneOf label="The knot stands" value={check.lean} choices={leans} onChange={(lean) => put({ lean })} />
+              <Minutes value={check.minutes} onChange={(minutes) => put({ minutes })} />
+              <OneOf<VerdictCode>
+                label="The client says"
+                value={check.clientVerdict}
+                choices={verdicts}
+                onChange={(clientVerdict) => put({ clientVerdict })}
+              />
+              <OneOf<VerdictCode>
+                label="The stylist says"
+                value={check.stylistVerdict}
+                choices={verdicts}
+                onChange={(stylistVerdict) => put({ stylistVerdict })}
+              />
+            </div>
+            <div className="max-w-xl">
+              <NoteField />
+            </div>
+          </details>
         </div>
-        <SaveLine saving={saving} hindrance={hindrance} onSave={onSave} />
-      </section>
+        <KeepCheck checking={checking} tipOffMm={tipOffMm} request={request} hindrance={hindrance} tied={tied} />
+      </div>
     </main>
+  );
+}
+
+function range(key: keyof typeof measures.tying) {
+  const { minMm, maxMm } = measures.tying[key];
+  return { minMm, maxMm };
+}
+
+function isOutside(tipOffMm: number, { offsetMm, aboveMm, belowMm }: DrawnFitting['request']['aim']): boolean {
+  const off = tipOffMm - offsetMm;
+  return off > belowMm || off < -aboveMm;
+}
+
+function TipJudged({ drawn, offMm }: { readonly drawn: DrawnFitting; readonly offMm: number }) {
+  const { request } = drawn;
+  const off = offMm - request.aim.offsetMm;
+  const where = againstBelt(offMm, request.units);
+  if (!isOutside(offMm, request.aim)) return <span className="text-follows">{where}: within tolerance.</span>;
+  return (
+    <span className="text-outside">
+      {where}: {formatLength(Math.abs(off), request.units)} too {off > 0 ? 'low' : 'high'}.
+    </span>
+  );
+}
+
+/** The tip is not where it should be: the next start, and the way to it in one tap. */
+function NextStart({
+  tied,
+  tipOffMm,
+  onGo,
+}: {
+  readonly tied: Tied;
+  readonly tipOffMm: number;
+  readonly onGo: (stage: StageCode) => void;
+}) {
+  const { store, values, untaught, learnt, units, state } = useAsked();
+  const seen = attemptSeen(tied, values.check, tipOffMm, tieNamed(values));
+  const correction = correctionAfter([...values.attempts, seen], untaught.request, learnt);
+  if (!correction) return null;
+  const { next, byMm } = correction;
+  const { end } = next.start.set;
+  const again = () => {
+    store.change((now) => ({
+      ...now,
+      knot: seen.moves,
+      attempts: [...now.attempts, seen].slice(-mostAttempts),
+      check: { ...now.check, tipOffMm: null, tailEndMm: null, setMm: null },
+    }));
+    onGo('set');
+  };
+  return (
+    <p className="flex flex-wrap items-center gap-x-4 border-y-2 border-ink py-1 text-xl leading-tight">
+      <span>
+        Set the {end} tip at{' '}
+        <b className="font-medium text-follows" data-testid="next-start">
+          {formatLength(roughly(tipIn(next.start.readings, state, end), units), units)}
+        </b>
+        , {lowerOrHigher(roughly(byMm, units), units)}.
+      </span>
+      <Button look="other" onClick={again}>
+        Keep this attempt and tie again
+      </Button>
+    </p>
+  );
+}
+
+interface OneOfProps<T extends string> {
+  readonly label: string;
+  readonly value: T | null;
+  readonly choices: Readonly<Record<T, { readonly label: string }>>;
+  readonly onChange: (value: T | null) => void;
+}
+
+function OneOf<T extends string>({ label, value, choices, onChange }: OneOfProps<T>) {
+  return (
+    <label className="flex items-baseline gap-x-2">
+      {label}
+      <select
+        className="h-9 border-b-2 border-set/40 bg-transparent text-set"
+        value={value ?? ''}
+        onChange={(event) => onChange(event.target.value === '' ? null : (event.target.value as T))}
+      >
+        <option value="">not said</option>
+        {(Object.keys(choices) as T[]).map((code) => (
+          <option key={code} value={code}>
+            {choices[code].label}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+const mostMinutes = 240;
+
+function Minutes({ value, onChange }: { readonly value: number | null; readonly onChange: (value: number | null) => void }) {
+  return (
+    <label className="flex items-baseline gap-x-2">
+      Minutes
+      <input
+        type="number"
+        min={0}
+        max={mostMinutes}
+        className="figures h-9 w-20 border-b-2 border-set/40 bg-transparent px-1 text-right text-xl text-set"
+        value={value ?? ''}
+        onChange={(event) => {
+          const minutes = Math.round(Number(event.target.value));
+          onChange(event.target.value === '' || !(minutes >= 0 && minutes <= mostMinutes) ? null : minutes);
+        }}
+      />
+    </label>
+  );
+}
+
+interface KeepCheckProps {
+  readonly checking: ReturnType<typeof useChecking>;
+  readonly tipOffMm: number | null;
+  readonly request: DrawnFitting['request'];
+  readonly hindrance: string | undefined;
+  readonly tied: Tied;
+}
+
+/** On record with one press; a tip entered far off is asked about once. */
+function KeepCheck({ checking, tipOffMm, request, hindrance, tied }: KeepCheckProps) {
+  const [asked, setAsked] = useState<number>();
+  const { opened, untouched } = useAsked();
+  const { kept, busy, waiting, refused, keep } = checking;
+  const stopped = opened && untouched ? undefined : hindrance;
+  const press = () => {
+    if (tipOffMm === null) return;
+    if (isQuestionable(tipOffMm, request) && asked !== tipOffMm) setAsked(tipOffMm);
+    else keep(tipOffMm);
+  };
+  const isAsked = tipOffMm !== null && asked === tipOffMm && !kept;
+  return (
+    <section aria-label="On record" className="shrink-0 space-y-1 border-t-2 border-ink py-2">
+      {isAsked && (
+        <p role="alert" className="text-outside">
+          {againstBelt(tipOffMm, request.units)} is further off than any knot comes out. Correct it, or keep it as it is: it will be told
+          apart and hardly counts for what is learnt.
+        </p>
+      )}
+      <p className="flex flex-wrap items-center gap-x-4">
+        <Button className="text-lg" disabled={tipOffMm === null || busy || stopped !== undefined} onClick={press}>
+          {isAsked ? 'Keep it all the same' : kept ? 'Keep the change' : 'Keep this check'}
+        </Button>
+        <span role="status">
+          {waiting ? (
+            <span className="text-outside">
+              Not kept: the studio’s records can’t be reached. Still trying; nothing you entered is lost.
+            </span>
+          ) : busy ? (
+            'Keeping…'
+          ) : refused ? (
+            <span className="text-outside">Not kept. {refused}</span>
+          ) : stopped ? (
+            <span className="text-soft">{stopped}</span>
+          ) : kept ? (
+            <Kept kept={kept} tied={tied} />
+          ) : tipOffMm === null ? (
+            <span className="text-soft">Enter where the tip ended, or drag it on the drawing.</span>
+          ) : null}
+        </span>
+      </p>
+    </section>
+  );
+}
+
+function Kept({ kept, tied }: { readonly kept: NonNullable<ReturnType<typeof useChecking>['kept']>; readonly tied: Tied }) {
+  return (
+    <>
+      Kept: {kept.tipOffMm === null ? 'the tip not seen' : againstBelt(kept.tipOffMm, tied.units)}
+      {kept.findings.length > 0 && `, ${kept.findings.length} ${kept.findings.length === 1 ? 'finding' : 'findings'}`}.{' '}
+      <Link href={`/tyings/${kept.id}`}>Correct it</Link> <Link href="/fittings">Fit book</Link>
+    </>
   );
 }

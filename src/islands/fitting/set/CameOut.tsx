@@ -14,9 +14,9 @@ import { formatLength, roughly } from '../../../core/units/length.ts';
 import { tieNamed } from '../../atHand/lessons.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { Button } from '../../ui/Button.tsx';
+import { PlainLength } from '../../ui/PlainLength.tsx';
 import { useKnotTitle } from '../../wire/useKnotTitles.ts';
 import type { DrawnFitting } from '../FittingDrawn.tsx';
-import { PlainLength } from './PlainLength.tsx';
 import { SeenField } from './SeenField.tsx';
 import { againstBelt, lowerOrHigher } from './startInWords.ts';
 
@@ -95,10 +95,10 @@ export function CameOut({ drawn, read, state, seenMm, onSeen, tailEndMm, onTailE
 
 /** What follows from the attempts so far: the next start beside the rule of thumb, and what could be tied as the tie hangs. */
 function Corrected({ state, onAgain }: Pick<CameOutProps, 'state' | 'onAgain'>) {
-  const { store, values, request, untaught, question, units } = useAsked();
+  const { store, values, request, untaught, question, units, learnt } = useAsked();
   const titleOf = useKnotTitle();
   const { attempts } = values;
-  const correction = useMemo(() => correctionAfter(attempts, untaught.request), [attempts, untaught]);
+  const correction = useMemo(() => correctionAfter(attempts, untaught.request, learnt), [attempts, untaught, learnt]);
   const last = attempts.at(-1);
   const others = useMemo(() => (last ? knotsFromStart(last, planFor(question).knots, request).slice(0, 3) : []), [last, question, request]);
   if (!correction || !last) return null;

@@ -8,10 +8,10 @@ import { formatLength, roughly } from '../../../core/units/length.ts';
 import { HangSketch } from '../../../drawing/howto/HangSketch.tsx';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { Button } from '../../ui/Button.tsx';
+import { PlainLength } from '../../ui/PlainLength.tsx';
 import type { DrawnFitting } from '../FittingDrawn.tsx';
 import { KeepInRecord } from '../KeepInRecord.tsx';
 import { KeepWithPerson } from './KeepWithPerson.tsx';
-import { PlainLength } from './PlainLength.tsx';
 
 /** The tie is in both hands and the tape on the table: what ten seconds with either would narrow, and how. */
 export function QuickMeasures({ drawn: { plan, request } }: { readonly drawn: DrawnFitting }) {

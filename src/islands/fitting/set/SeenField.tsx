@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { LengthUnit } from '../../../core/units/length.ts';
+import { PlainLength } from '../../ui/PlainLength.tsx';
 import { Switch } from '../../ui/Switch.tsx';
-import { PlainLength } from './PlainLength.tsx';
 import { seenRangeMm } from './TipHandle.tsx';
 
 interface SeenFieldProps {

@@ -19,6 +19,7 @@ import { TipHandle } from './TipHandle.tsx';
 
 const opened = () => import('./sheets.ts');
 const Cures = lazy(() => opened().then((each) => ({ default: each.Cures })));
+const BookSays = lazy(() => opened().then((each) => ({ default: each.BookSays })));
 const Size = lazy(() => opened().then((each) => ({ default: each.Size })));
 const CameOut = lazy(() => opened().then((each) => ({ default: each.CameOut })));
 const PinchCheck = lazy(() => opened().then((each) => ({ default: each.PinchCheck })));
@@ -68,6 +69,7 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
           <StartReadout {...read} state={state} attempts={values.attempts} />
           {alive && (
             <Suspense>
+              <BookSays plan={plan} />
               <Size plan={plan} />
             </Suspense>
           )}

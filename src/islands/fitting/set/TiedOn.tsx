@@ -5,8 +5,8 @@ import { cautions } from '../../../core/plan/habits.ts';
 import { readOn, type TiedOnCode, tiedOn, tiedOnCodes } from '../../../core/start/tiedOn.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { Link } from '../../ui/Button.tsx';
+import { PlainLength } from '../../ui/PlainLength.tsx';
 import type { DrawnFitting } from '../FittingDrawn.tsx';
-import { PlainLength } from './PlainLength.tsx';
 
 /** A stand's neck before it was measured: about a medium collar. */
 export const usualStandNeckMm = 390;

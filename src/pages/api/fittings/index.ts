@@ -1,10 +1,11 @@
 import { checkFittingDraft } from '../../../contract/fitting.ts';
 import { listFittings, saveFitting } from '../../../server/fittings.ts';
 import { json, studioEndpoint } from '../../../server/http/endpoint.ts';
+import { fittingsWanted } from '../../../server/http/fittingsQuery.ts';
 import { invalid } from '../../../server/http/problem.ts';
 
-/** The latest fittings, newest first. */
-export const GET = studioEndpoint(({ sql, studio }) => listFittings(sql, studio.id));
+/** A page of fittings with what became of them: `find`, `only`, `by`, `down`, `from`. */
+export const GET = studioEndpoint(({ sql, studio, url }) => listFittings(sql, studio.id, fittingsWanted(url.searchParams)));
 
 /** Keeps a fitting, with who was dressing; the same id sent again is the same fitting. */
 export const POST = studioEndpoint(

@@ -30,10 +30,10 @@ export function BuyingBriefPage({ given }: { readonly given: Given }) {
 }
 
 function Brief() {
-  const { values, wardrobe, studio, units, setUnits } = useAsked();
+  const { values, wardrobe, studio, units, setUnits, learnt } = useAsked();
   const { question, colours, attempts } = values;
-  const outfit = useMemo(() => outfitAtHand({ question, colours, attempts }, units), [question, colours, attempts, units]);
-  const dressed = useMemo(() => clientsOutfits(wardrobe, values, units), [wardrobe, values, units]);
+  const outfit = useMemo(() => outfitAtHand({ question, colours, attempts }, units, learnt), [question, colours, attempts, units, learnt]);
+  const dressed = useMemo(() => clientsOutfits(wardrobe, values, units, learnt), [wardrobe, values, units, learnt]);
   const { brief, searching, served } = useBuyingBrief(outfit, dressed);
   const shopTie = useShopTie(units);
   const name = values.client.label;

@@ -1,4 +1,5 @@
 import type { Wardrobe } from '../../../../contract/records/records.ts';
+import type { LearntHere } from '../../../../core/fitbook/here.ts';
 import type { LengthUnit } from '../../../../core/units/length.ts';
 import type { Outfit } from '../../../../core/wardrobe/judgeTie.ts';
 import { outfitAtHand } from '../../../atHand/question.ts';
@@ -16,7 +17,7 @@ export interface Dressed {
  * All that the client at hand wears: their outfits, or each of their shirts with each of their jackets
  * where none were put together, or what stands at hand where they have neither.
  */
-export function clientsOutfits(wardrobe: Wardrobe, atHand: AtHand, units: LengthUnit): Dressed[] {
+export function clientsOutfits(wardrobe: Wardrobe, atHand: AtHand, units: LengthUnit, learnt: LearntHere): Dressed[] {
   const { client, outfits, shirts, jackets } = wardrobe;
   const isTheirs = client !== null && client.id === atHand.client.id;
   const own = <T extends { readonly clientId: string | null }>(all: readonly T[]) =>
@@ -26,7 +27,7 @@ export function clientsOutfits(wardrobe: Wardrobe, atHand: AtHand, units: Length
       ? outfits.map((outfit) => ({ title: outfit.label, values: withOutfit(atHand, outfit, client, wardrobe) }))
       : piecewise(own(shirts), own(jackets), atHand);
   return dressed.flatMap(({ title, values }) => {
-    const outfit = outfitAtHand(values, units);
+    const outfit = outfitAtHand(values, units, learnt);
     const pieces = `${values.shirt.label}; ${values.jacket?.label ?? 'no jacket'}`;
     return outfit ? [{ key: `${values.outfit?.id} ${pieces}`, title: title ?? pieces, pieces: title ? pieces : '', outfit }] : [];
   });

@@ -27,11 +27,11 @@ export function ChooseTiePage({ given }: { readonly given: Given }) {
 }
 
 function Ranked() {
-  const { values, wardrobe, units } = useAsked();
+  const { values, wardrobe, units, learnt } = useAsked();
   // What follows from another outfit is drawn after the sentence says it: the hand is never kept waiting.
   const worn = useDeferredValue(values);
   const { question, colours, attempts } = worn;
-  const outfit = useMemo(() => outfitAtHand({ question, colours, attempts }, units), [question, colours, attempts, units]);
+  const outfit = useMemo(() => outfitAtHand({ question, colours, attempts }, units, learnt), [question, colours, attempts, units, learnt]);
   const [which, setWhich] = useState<'ready' | 'all'>('ready');
   const ties = useMemo(() => wardrobe.ties.filter(({ state }) => which === 'all' || state === 'rack'), [wardrobe.ties, which]);
   const ranking = useTieRanking(outfit, ties);

@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import { formatFigure, formatSpan, type LengthUnit, parseLength, unitLabel } from '../../../core/units/length.ts';
+import { formatFigure, formatSpan, type LengthUnit, parseLength, unitLabel } from '../../core/units/length.ts';
 
 interface PlainLengthProps {
   readonly label: string;

@@ -1,0 +1,54 @@
+import type { Fitting } from '../../contract/fitting.ts';
+import { dropNowOf } from '../../contract/records/asWorn.ts';
+import type { TyingRecord } from '../../contract/records/records.ts';
+import { frontDropOf } from '../../core/body/frontDrop.ts';
+import type { Records } from '../../core/fitbook/shelf.ts';
+import { type DropNow, learnRecordOf } from '../../core/fitbook/tying.ts';
+import type { PlanRequest } from '../../core/index.ts';
+import { parseKnot } from '../../core/knot/parse.ts';
+import { tipByLoops } from '../../core/start/reading.ts';
+import { windingOf } from '../../core/tying/winding.ts';
+import type { Queryable } from '../database.ts';
+import { recordsById } from '../records.ts';
+
+type FittingOf = Pick<Fitting, 'id' | 'clientId' | 'tieId' | 'personId' | 'attempts'> & { readonly request: PlanRequest };
+
+/** Every tying of a studio that is learnt from, in the order in which they were kept: what fittings tried on the way, and their results. */
+export async function recordsOf(sql: Queryable, studioId: string): Promise<Records> {
+  const tyings = await sql<(TyingRecord & { createdAt: Date })[]>`
+    select id, version, archived, label, source, client_id, tie_id, knot, person_id, neck, done_on, state, "end", set_mm, tip_off_mm,
+      tail_end_mm, tries, minutes, top_mm, height_mm, lean, findings, client_verdict, stylist_verdict, counts, note, figures, created_at
+    from tyings where studio_id = ${studioId} and not archived order by created_at, id`;
+  const tried = await sql<FittingOf[]>`
+    select id, client_id, tie_id, person_id, attempts, request from fittings
+    where studio_id = ${studioId} and jsonb_array_length(attempts) > 0 order by created_at, id`;
+  const ids = new Set([...tyings, ...tried].map(({ clientId }) => clientId).filter((id) => id !== null));
+  const clients = await recordsById(sql, studioId, 'clients', [...ids]);
+  const now = new Map<string, DropNow>([...clients].map(([id, client]) => [id, dropNowOf(client)]));
+  const dropOf = (clientId: string | null) => (clientId === null ? undefined : now.get(clientId));
+  const learnt = [
+    ...tried.flatMap((fitting) =>
+      attemptsOf(fitting).map((tying) => ({ id: fitting.id, record: learnRecordOf(tying, dropOf(fitting.clientId)) })),
+    ),
+    ...tyings.filter(({ counts }) => counts).map((tying) => ({ id: tying.id, record: learnRecordOf(tying, dropOf(tying.clientId)) })),
+  ];
+  return { records: learnt.map(({ record }) => record), ids: learnt.map(({ id }) => id), lookedBack: [...tyings] };
+}
+
+/** The tyings of a fitting before the last one, as they were kept with it. */
+function attemptsOf({ id, clientId, tieId, personId, attempts, request }: FittingOf) {
+  const { client } = request;
+  const drop = frontDropOf(client);
+  return attempts.map(({ moves, takeUpMm, errorMm, noiseMm, state, tailMm }) => {
+    const { openBy, crossedBy } = tipByLoops(state, windingOf(parseKnot(moves)).active === 'blade' ? 'tail' : 'blade');
+    return {
+      ...{ id, source: 'fitting' as const, clientId, tieId, knot: moves, personId, neck: 'facing' as const },
+      ...{ topMm: null, heightMm: null, lean: null },
+      figures: {
+        ...{ tailMm, takeUpMm, errorMm, noiseMm, dropMm: drop.meanMm, dropMeasured: drop.measured ? 1 : 0 },
+        openBy: client.openLoopMm === null ? openBy : 0,
+        crossedBy: client.crossedLoopMm === null ? crossedBy : 0,
+      },
+    };
+  });
+}

@@ -1,0 +1,15 @@
+import { type FittingsBy, type FittingsOnly, type FittingsWanted, fittingsBy, fittingsOnly } from '../../contract/fitting.ts';
+
+/** What an address asks of the list of fittings; what it can’t ask is left out. */
+export function fittingsWanted(query: URLSearchParams): FittingsWanted {
+  const only = query.get('only');
+  const by = query.get('by');
+  const from = Number(query.get('from') ?? 0);
+  return {
+    find: (query.get('find') ?? '').slice(0, 200),
+    ...(only !== null && Object.hasOwn(fittingsOnly, only) && { only: only as FittingsOnly }),
+    ...(fittingsBy.some((each) => each === by) && { by: by as FittingsBy }),
+    ...(query.has('down') && { down: query.get('down') === 'true' }),
+    ...(Number.isInteger(from) && from > 0 && from < 10_000_000 && { from }),
+  };
+}

@@ -16,6 +16,11 @@ export function dayIn(zone: string, instant: string | Date = new Date()): string
   return format(new TZDate(typeof instant === 'string' ? parseISO(instant) : instant, zone), 'yyyy-MM-dd');
 }
 
+/** A month as people write it, from `YYYY-MM`: `May 2026`. */
+export function sayMonth(month: string): string {
+  return format(parseISO(`${month}-01`), 'MMM yyyy');
+}
+
 /** A day as people write it, from `YYYY-MM-DD` or, in the studio's zone, from an instant: `4 May 2026`. */
 export function sayDay(day: string, zone: string): string {
   return day.length === 10 ? format(parseISO(day), 'd MMMM yyyy') : format(parseISO(day, { in: tz(zone) }), 'd MMMM yyyy');

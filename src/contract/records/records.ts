@@ -9,7 +9,7 @@ import type { DressCodeKey } from '../../core/plan/dressCodes.ts';
 import type { Caution, DimpleLiking, DressingHabits, Liking, TiedBy } from '../../core/plan/habits.ts';
 import type { HouseRules } from '../../core/plan/schools.ts';
 import type { learnerKinds, PracticeGoal, Run } from '../../core/practice/parts.ts';
-import type { End, StateCode } from '../../core/start/reading.ts';
+import type { StateCode } from '../../core/start/reading.ts';
 import type { FabricCode } from '../../core/tie/fabrics.ts';
 import type { Construction, TieState } from '../../core/tie/making.ts';
 import type { PatternCode } from '../../core/tie/patterns.ts';
@@ -230,12 +230,8 @@ export interface RehearsalRecord extends Kept, Run {
 export interface TyingRecord extends Kept, RecordedTying {
   readonly label: string;
   readonly doneOn: string;
-  /** How the start was read, at which end, and where its tip hung. */
+  /** How the start was read. */
   readonly state: StateCode;
-  readonly end: End;
-  readonly setMm: number | null;
-  /** Against the belt top, lower is positive; `null` where nobody wore it. */
-  readonly tipOffMm: number | null;
   readonly tailEndMm: number | null;
   readonly tries: number;
   readonly minutes: number | null;

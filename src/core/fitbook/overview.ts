@@ -53,7 +53,7 @@ export interface Overview {
 /** How many standard deviations around the plan hold nine tips in ten. */
 const nineInTen = 1.645;
 /** An effect this many times its own uncertainty is told. */
-const sure = 1.6;
+const sure = 1.2;
 const mostTold = 12;
 
 /** What a studio’s tyings come to. `ids` names the tying of each record that was learnt from, in their order. */

@@ -1,4 +1,6 @@
+import type { End } from '../start/reading.ts';
 import type { TiedOnCode } from '../start/tiedOn.ts';
+import { usualGain } from '../tying/start.ts';
 import { clientEffect, usualPriors } from './effects.ts';
 import { type LeanCode, leans } from './findings.ts';
 import type { LearnRecord } from './learn.ts';
@@ -16,9 +18,12 @@ export type SourceCode = keyof typeof sources;
 export interface TyingFigures {
   /** The tail’s drop, snug, that the start amounted to. */
   readonly tailMm?: number;
-  /** What the formulas alone had the knot take up, and how much lower than they had it the tip ended. */
+  /** What the formulas alone had the knot take up. */
   readonly takeUpMm: number;
-  readonly errorMm: number;
+  /** Where they had the tip end against the belt top, from the start that was set; or how much lower it ended, where nobody wore it. */
+  readonly reckonedOffMm?: number;
+  readonly setMm?: number;
+  readonly errorMm?: number;
   /** How far one such tying may be off by itself; the usual repeatability where it is missing. */
   readonly noiseMm?: number;
   /** Collar button to belt as it was known, and 1 where a tape took it. */
@@ -44,6 +49,8 @@ export interface TyingFigures {
 export const figureNames = [
   'tailMm',
   'takeUpMm',
+  'reckonedOffMm',
+  'setMm',
   'errorMm',
   'noiseMm',
   'dropMm',
@@ -70,10 +77,27 @@ export interface RecordedTying {
   readonly knot: string;
   readonly personId: string | null;
   readonly neck: TiedOnCode;
+  readonly end: End;
+  readonly setMm: number | null;
+  readonly tipOffMm: number | null;
   readonly topMm: number | null;
   readonly heightMm: number | null;
   readonly lean: LeanCode | null;
   readonly figures: TyingFigures;
+}
+
+/** How much lower than the formulas had it the tip ended; `undefined` where it was never seen. What was corrected since counts. */
+export function errorOf({
+  end,
+  setMm,
+  tipOffMm,
+  figures,
+}: Pick<RecordedTying, 'end' | 'setMm' | 'tipOffMm' | 'figures'>): number | undefined {
+  if (figures.reckonedOffMm === undefined) return figures.errorMm;
+  if (tipOffMm === null) return undefined;
+  const setLowerMm = setMm === null || figures.setMm === undefined ? 0 : setMm - figures.setMm;
+  // A tail that was set lower lifts the tip by more than itself; a blade that was, lowers it.
+  return tipOffMm - (figures.reckonedOffMm + (end === 'tail' ? -usualGain : 1) * setLowerMm);
 }
 
 /** A client’s collar button to belt as it is known now. */
@@ -97,10 +121,12 @@ export function handOf({ personId, clientId, neck }: Pick<RecordedTying, 'person
 
 /**
  * A recorded tying as it is learnt from. What was told against an estimated drop is told against the one that is known now;
- * a client or tie without a record is one by itself.
+ * a client or tie without a record is one by itself. `undefined` where the tip was never seen.
  */
-export function learnRecordOf(tying: RecordedTying, now: DropNow | undefined): LearnRecord {
+export function learnRecordOf(tying: RecordedTying, now: DropNow | undefined): LearnRecord | undefined {
   const { id, source, clientId, tieId, knot, topMm, heightMm, lean, figures } = tying;
+  const error = errorOf(tying);
+  if (error === undefined) return undefined;
   const thenMeasured = figures.dropMeasured === 1;
   const moved = now && figures.dropMm !== undefined && !(thenMeasured && now.measured) ? now.meanMm - figures.dropMm : 0;
   return {
@@ -109,7 +135,7 @@ export function learnRecordOf(tying: RecordedTying, now: DropNow | undefined): L
     tie: tieId ?? `of:${id}`,
     knot,
     takeUpMm: figures.takeUpMm,
-    tipErrorMm: figures.errorMm + moved,
+    tipErrorMm: error + moved,
     dropMeasured: now?.measured ?? thenMeasured,
     ...(figures.noiseMm !== undefined && figures.noiseMm !== usualPriors.tying && { noiseMm: figures.noiseMm }),
     openBy: figures.openBy ?? 0,

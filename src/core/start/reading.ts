@@ -84,22 +84,34 @@ export interface AlongLoops {
 const apart: AlongLoops = { openMm2: 0, crossedMm2: 0 };
 
 /**
- * How far the blade's tip may miss where a start is read in each state at the end that is set, by the difference, by the mark.
- * A tail that ends up lower lifts the tip, so what tip and loops have in common comes off.
+ * How far the blade's tip may miss where one tip is read in a state, or `'difference'` between both. A tail that ends up lower
+ * lifts the tip, so what tip and loops have in common comes off.
  */
+export function tipSdReadAt(
+  hang: Hang,
+  state: StateCode,
+  at: End | 'difference',
+  gain: number,
+  tipSdMm: number,
+  along: AlongLoops = apart,
+): number {
+  const isTip = at !== 'difference';
+  const sdMm = isTip ? readingSd(state, at, hang) : differenceSd(state, hang);
+  const by = isTip ? tailByLoops(state, at) : { open: 0, crossed: state === 'snug' ? 0 : 0.5 };
+  const commonMm2 = by.open * along.openMm2 + by.crossed * along.crossedMm2;
+  return Math.sqrt(Math.max(0, tipSdMm ** 2 + (gain * sdMm) ** 2 - 2 * gain * commonMm2));
+}
+
+/** The same in each state at the end that is set, by the difference, by the mark. */
 export function tipSdsOf(hang: Hang, end: End, tipSdMm: number, along = apart): Readonly<Record<keyof Readings, number>> {
   const gain = gainAt(end);
-  const of = (sdMm: number, commonMm2 = 0) => Math.sqrt(Math.max(0, tipSdMm ** 2 + (gain * sdMm) ** 2 - 2 * gain * commonMm2));
-  const common = (state: StateCode) => {
-    const by = tailByLoops(state, end);
-    return by.open * along.openMm2 + by.crossed * along.crossedMm2;
-  };
+  const of = (state: StateCode, at: End | 'difference') => tipSdReadAt(hang, state, at, gain, tipSdMm, along);
   return {
-    open: of(readingSd('open', end, hang), common('open')),
-    crossed: of(readingSd('crossed', end, hang), common('crossed')),
-    snug: of(readingSd('snug', end, hang)),
-    differenceMm: of(differenceSd('open', hang)),
-    markMm: of(markSdMm),
+    open: of('open', end),
+    crossed: of('crossed', end),
+    snug: of('snug', end),
+    differenceMm: of('open', 'difference'),
+    markMm: Math.hypot(tipSdMm, gain * markSdMm),
   };
 }
 

@@ -1,10 +1,11 @@
 import { fingertipsOf, type Landmark, landmarksOf } from '../body/landmarks.ts';
+import { alongLoops, calibrationOf } from '../fitbook/calibration.ts';
 import { type DressingHabits, dressing } from '../plan/habits.ts';
 import type { KnotPlan } from '../plan/knotPlan.ts';
 import { inBand, type Tolerance } from '../plan/landing.ts';
 import type { PlanRequest } from '../plan/request.ts';
 import { type Hang, hangOf } from './hang.ts';
-import { differenceIn, differenceSd, type End, gainOf, markSdMm, readingSd, type StateCode, tipIn } from './reading.ts';
+import { differenceIn, type End, gainOf, markSdMm, type StateCode, tipIn, tipSdReadAt } from './reading.ts';
 
 /** The ways people tell a start. */
 export type WayCode = DressingHabits['tells'];
@@ -37,30 +38,26 @@ export interface Told {
   readonly state: StateCode;
   /** What is right around the planned tip; the aim's own unless said otherwise. */
   readonly tolerance?: Tolerance;
-  /** Whether what is not known of the loops was learnt with the fitting's attempts, read in the same state. */
-  readonly readingLearnt?: boolean;
 }
 
 /**
  * One start in every way there is to tell it in a state of the tie, the surest first. A landmark adds what is not known
  * of itself; a button within reach is sewn on and goes before a guessed rib.
  */
-export function waysToTell({ plan, request, state, tolerance = request.aim, readingLearnt = false }: Told): ToldStart[] {
+export function waysToTell({ plan, request, state, tolerance = request.aim }: Told): ToldStart[] {
   const hang = hangOf(request);
   const gain = gainOf(plan);
   const { set, readings } = plan.start;
-  const sure = (sdMm: number) => {
-    const tipSdMm = Math.hypot(plan.tip.sdMm, gain * sdMm);
-    return { tipSdMm, inBandProbability: inBand(tipSdMm, tolerance) };
-  };
-  const loops = (end: End) => (readingLearnt ? 0 : readingSd(state, end, hang));
+  const along = alongLoops(calibrationOf(request.calibration, plan.moves), plan.properties.active === 'blade' ? plan.takeUpMm : 0);
+  const sure = (tipSdMm: number) => ({ tipSdMm, inBandProbability: inBand(tipSdMm, tolerance) });
+  const readAt = (end: End | 'difference') => tipSdReadAt(hang, state, end, gain, plan.tip.sdMm, along);
   const at = (end: End) => tipIn(readings, state, end);
   const against = (end: End, way: WayCode, { name, kind, meanMm, sdMm }: Landmark): ToldStart => ({
     way,
     end,
     mm: at(end) - meanMm,
     landmark: { name, kind },
-    ...sure(Math.hypot(loops(end), sdMm)),
+    ...sure(Math.hypot(readAt(end), gain * sdMm)),
   });
   const within = (way: 'button' | 'body') =>
     landmarksOf(request.client, request.shirt.buttonsMm)
@@ -71,15 +68,15 @@ export function waysToTell({ plan, request, state, tolerance = request.aim, read
       .slice(0, 1);
   const other: End = set.end === 'tail' ? 'blade' : 'tail';
   const told: ToldStart[] = [
-    ...[set.end, other].map((end): ToldStart => ({ way: 'below', end, mm: at(end), ...sure(loops(end)) })),
+    ...[set.end, other].map((end): ToldStart => ({ way: 'below', end, mm: at(end), ...sure(readAt(end)) })),
     ...within('button'),
     ...within('body'),
     ...fingertipsOf(request.client.heightMm)
       .map((landmark) => against('blade', 'fingertip', landmark))
       .sort(nearest)
       .slice(0, 1),
-    { way: 'difference', end: 'blade', mm: differenceIn(readings, state), ...sure(readingLearnt ? 0 : differenceSd(state, hang)) },
-    { way: 'mark', end: set.end, mm: markOf(plan, hang), ...sure(markSdMm) },
+    { way: 'difference', end: 'blade', mm: differenceIn(readings, state), ...sure(readAt('difference')) },
+    { way: 'mark', end: set.end, mm: markOf(plan, hang), ...sure(Math.hypot(plan.tip.sdMm, gain * markSdMm)) },
   ];
   return told.sort((a, b) => a.tipSdMm - b.tipSdMm);
 }

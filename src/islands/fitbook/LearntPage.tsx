@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
+import { sayMonth } from '../../contract/days.ts';
 import type { ToldBook } from '../../contract/fitBook.ts';
 import type { Given } from '../../contract/given.ts';
 import type { EffectCode } from '../../core/fitbook/effects.ts';
@@ -95,7 +96,7 @@ function Learnt() {
               <tbody>
                 {months.map((month) => (
                   <tr key={month.month} className="border-t border-faint">
-                    <td>{month.month}</td>
+                    <td>{sayMonth(month.month)}</td>
                     <td className="figures text-right">{month.tyings}</td>
                     <td className="figures text-right">{month.within}</td>
                     <td className="figures text-right">{formatLength(month.offMm, units)}</td>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Given } from '../../contract/given.ts';
 import { fieldsOf } from '../../contract/records/kinds/index.ts';
 import { titleOf } from '../../contract/records/kindWords.ts';
-import type { Kind } from '../../contract/records/records.ts';
+import type { Kind, TyingRecord } from '../../contract/records/records.ts';
 import { Link } from '../ui/Button.tsx';
 import { Loading } from '../ui/Loading.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
@@ -12,6 +12,7 @@ import { WithGiven } from '../wire/WithGiven.tsx';
 import { ClientsPieces } from './ClientsPieces.tsx';
 import { entriesOf, freshEntries } from './form/entries.ts';
 import { RecordForm } from './form/RecordForm.tsx';
+import { TyingTrace } from './TyingTrace.tsx';
 
 interface RecordPageProps {
   readonly kind: Kind;
@@ -64,6 +65,7 @@ function KeptRecord({ kind, id }: { readonly kind: Kind; readonly id: string }) 
     <>
       {kind === 'outfits' && 'clientId' in record.data && record.data.clientId && <Whose clientId={record.data.clientId} />}
       <RecordForm kind={kind} initial={entriesOf(record.data)} draftId={id} studio={studio.data} onKept={() => undefined} />
+      {kind === 'tyings' && <TyingTrace tying={record.data as TyingRecord} units={studio.data.units} timeZone={studio.data.timeZone} />}
       {kind === 'clients' && <ClientsPieces clientId={id} name={titleOf(record.data)} />}
     </>
   );

@@ -3,7 +3,7 @@ import { dropNowOf } from '../../contract/records/asWorn.ts';
 import type { TyingRecord } from '../../contract/records/records.ts';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import type { Records } from '../../core/fitbook/shelf.ts';
-import { type DropNow, learnRecordOf } from '../../core/fitbook/tying.ts';
+import { type DropNow, learnRecordOf, type RecordedTying } from '../../core/fitbook/tying.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import { parseKnot } from '../../core/knot/parse.ts';
 import { tipByLoops } from '../../core/start/reading.ts';
@@ -25,25 +25,23 @@ export async function recordsOf(sql: Queryable, studioId: string): Promise<Recor
   const ids = new Set([...tyings, ...tried].map(({ clientId }) => clientId).filter((id) => id !== null));
   const clients = await recordsById(sql, studioId, 'clients', [...ids]);
   const now = new Map<string, DropNow>([...clients].map(([id, client]) => [id, dropNowOf(client)]));
-  const dropOf = (clientId: string | null) => (clientId === null ? undefined : now.get(clientId));
-  const learnt = [
-    ...tried.flatMap((fitting) =>
-      attemptsOf(fitting).map((tying) => ({ id: fitting.id, record: learnRecordOf(tying, dropOf(fitting.clientId)) })),
-    ),
-    ...tyings.filter(({ counts }) => counts).map((tying) => ({ id: tying.id, record: learnRecordOf(tying, dropOf(tying.clientId)) })),
-  ];
+  const counted: readonly RecordedTying[] = [...tried.flatMap(attemptsOf), ...tyings.filter(({ counts }) => counts)];
+  const learnt = counted.flatMap((tying) => {
+    const record = learnRecordOf(tying, tying.clientId === null ? undefined : now.get(tying.clientId));
+    return record ? [{ id: tying.id, record }] : [];
+  });
   return { records: learnt.map(({ record }) => record), ids: learnt.map(({ id }) => id), lookedBack: [...tyings] };
 }
 
 /** The tyings of a fitting before the last one, as they were kept with it. */
-function attemptsOf({ id, clientId, tieId, personId, attempts, request }: FittingOf) {
+function attemptsOf({ id, clientId, tieId, personId, attempts, request }: FittingOf): RecordedTying[] {
   const { client } = request;
   const drop = frontDropOf(client);
   return attempts.map(({ moves, takeUpMm, errorMm, noiseMm, state, tailMm }) => {
     const { openBy, crossedBy } = tipByLoops(state, windingOf(parseKnot(moves)).active === 'blade' ? 'tail' : 'blade');
     return {
       ...{ id, source: 'fitting' as const, clientId, tieId, knot: moves, personId, neck: 'facing' as const },
-      ...{ topMm: null, heightMm: null, lean: null },
+      ...{ end: 'tail' as const, setMm: null, tipOffMm: null, topMm: null, heightMm: null, lean: null },
       figures: {
         ...{ tailMm, takeUpMm, errorMm, noiseMm, dropMm: drop.meanMm, dropMeasured: drop.measured ? 1 : 0 },
         openBy: client.openLoopMm === null ? openBy : 0,

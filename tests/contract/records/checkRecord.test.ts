@@ -21,6 +21,7 @@ test('a new one of each kind is right as soon as it has a name and what it leans
     namings: { word: 'Li Ro Li Co T' },
     regulations: { asOf: '2026-03-01' },
     rehearsals: { learnerId: randomUUID(), knot: 'Li Ro Li Co T', doneOn: '2026-11-02' },
+    tyings: { knot: 'Li Ro Li Co T', doneOn: '2026-11-02' },
   };
   for (const kind of kindCodes) {
     assert.deepEqual(paths(kind, leaning[kind] ?? {}), [], kind);

@@ -33,7 +33,7 @@ export const tyings: KindOf<'tyings'> = {
     stylistVerdict: { kind: 'choice', label: 'The stylist says', choices: verdicts, optional: 'not said' },
     counts: { kind: 'flag', label: 'Learn from it' },
     note: noteField,
-    figures: { kind: 'figures', label: 'Figures of its day', names: figureNames, required: ['takeUpMm', 'errorMm'] },
+    figures: { kind: 'figures', label: 'Figures of its day', names: figureNames, required: ['takeUpMm'] },
   },
   fresh: {
     label: '',
@@ -59,6 +59,6 @@ export const tyings: KindOf<'tyings'> = {
     stylistVerdict: null,
     counts: true,
     note: '',
-    figures: { takeUpMm: 0, errorMm: 0 },
+    figures: { takeUpMm: 0 },
   },
 };

@@ -103,7 +103,8 @@ export function tyingFrom(
     figures: {
       tailMm: seen.tailMm,
       takeUpMm: seen.takeUpMm,
-      errorMm: seen.errorMm,
+      reckonedOffMm: tipOffMm - seen.errorMm,
+      setMm: setAt(tied, check),
       dropMm: drop.meanMm,
       dropMeasured: drop.measured ? 1 : 0,
       openBy: request.client.openLoopMm === null ? byLoops.openBy : 0,

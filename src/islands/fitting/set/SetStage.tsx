@@ -66,10 +66,15 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
     start: () =>
       plan.feasible ? (
         <>
-          <StartReadout {...read} state={state} attempts={values.attempts} />
+          <StartReadout {...read} state={state} attempts={values.attempts}>
+            {alive && (
+              <Suspense>
+                <BookSays plan={plan} />
+              </Suspense>
+            )}
+          </StartReadout>
           {alive && (
             <Suspense>
-              <BookSays plan={plan} />
               <Size plan={plan} />
             </Suspense>
           )}
@@ -136,7 +141,8 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
         <div className="flex min-h-0 flex-col">
           <TiedOn standNeckMm={standNeckMm} onStandNeck={setStandNeckMm} />
           <Tabs label="Setting the start" tabs={sheets} value={sheet} onChange={turnTo}>
-            <Suspense fallback={<Loading />}>{panels[sheet]()}</Suspense>
+            {/* The first sheet is drawn by the server, whole: it must not wait behind a boundary. */}
+            {sheet === 'start' ? panels.start() : <Suspense fallback={<Loading />}>{panels[sheet]()}</Suspense>}
           </Tabs>
         </div>
         {sheet === 'start' && (

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { frontDropOf } from '../../../core/body/frontDrop.ts';
 import type { KnotPlan, PlanRequest } from '../../../core/index.ts';
 import { chanceInWords } from '../../../core/plan/chance.ts';
@@ -20,17 +20,18 @@ interface StartReadoutProps {
   readonly request: PlanRequest;
   readonly state: StateCode;
   readonly attempts: readonly Attempt[];
+  /** What else is known of it. */
+  readonly children: ReactNode;
 }
 
 /** Where the tie is set before the first move: one way of telling it large enough to read from where the client stands, the others beneath. */
-export function StartReadout({ plan, request, state, attempts }: StartReadoutProps) {
+export function StartReadout({ plan, request, state, attempts, children }: StartReadoutProps) {
   const { studio, request: asked } = useAsked();
   const [way, setWay] = useState<string>();
   // What is right is right of the client, on whose neck it is read or not.
   const tolerance = toleranceAround(plan.tip, frontDropOf(asked.client), asked.aim);
   const { units } = request;
-  const read = attempts.filter(({ noiseMm }) => noiseMm < rememberedNoiseMm);
-  const told = waysToTell({ plan, request, state, tolerance, readingLearnt: read.some((each) => each.state === state) });
+  const told = waysToTell({ plan, request, state, tolerance });
   const large = told.find((each) => keyOf(each) === way) ?? usual(told, studio.person?.tells ?? 'below', plan.start.set.end);
   if (!large) return null;
   return (
@@ -43,6 +44,7 @@ export function StartReadout({ plan, request, state, attempts }: StartReadoutPro
       </p>
       <Tucked plan={plan} request={request} school={studio.person?.tucks ?? 'buttons'} />
       <WhatMisses plan={plan} request={request} again={attempts.length > 0} />
+      {children}
       <fieldset className="pt-1">
         <legend className="text-note text-soft">Tell it otherwise, the surest first; how often it lands</legend>
         {told.map((each) => (

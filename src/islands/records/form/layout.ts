@@ -19,7 +19,7 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
     { title: 'Tying', keys: ['label', 'source', 'clientId', 'tieId', 'knot', 'personId', 'neck', 'doneOn'] },
     { title: 'Start', keys: ['state', 'end', 'setMm', 'tries', 'minutes'] },
     { title: 'How it ended', keys: ['tipOffMm', 'tailEndMm', 'topMm', 'heightMm', 'lean'], column: 2 },
-    { title: 'What was found', keys: ['findings', 'clientVerdict', 'stylistVerdict', 'counts', 'note'], column: 2 },
+    { title: 'What was found', keys: ['findings', 'clientVerdict', 'stylistVerdict', 'counts', 'note', 'figures'], column: 2 },
   ],
   people: [
     { title: 'Person', keys: ['name', 'note'] },

@@ -8,6 +8,7 @@ import { ColoursEntry } from './ColoursEntry.tsx';
 import { CountEntry } from './CountEntry.tsx';
 import { DayEntry } from './DayEntry.tsx';
 import type { FieldEntryProps } from './entryProps.ts';
+import { FiguresEntry } from './FiguresEntry.tsx';
 import { FlagEntry } from './FlagEntry.tsx';
 import { KnotEntry } from './KnotEntry.tsx';
 import { LengthEntry } from './LengthEntry.tsx';
@@ -35,8 +36,7 @@ const entries: { readonly [K in Field['kind']]: (props: FieldEntryProps<FieldOf<
   profile: ProfileEntry,
   times: TimesEntry,
   count: CountEntry,
-  // Worked out, never typed.
-  figures: () => null,
+  figures: FiguresEntry,
 };
 
 /** The field for one thing entered of a record. */

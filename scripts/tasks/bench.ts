@@ -3,6 +3,7 @@ import { benchCloth } from '../benches/cloth.ts';
 import { benchCore } from '../benches/core.ts';
 import { withCrowdedStudio } from '../benches/crowdedStudio.ts';
 import { benchFirstLoad } from '../benches/firstLoad.ts';
+import { benchFitBook } from '../benches/fitBook.ts';
 import { benchLaws } from '../benches/laws.ts';
 import { benchPaint } from '../benches/paint.ts';
 import { benchPlanEndpoint } from '../benches/planEndpoint.ts';
@@ -13,7 +14,7 @@ import { benchSteps } from '../benches/steps.ts';
 import { benchTies } from '../benches/ties.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
 
-/** `npm run bench` measures everything; `npm run bench core` (or choice, laws, paint, cloth, steps, scene, load, plan, stages, records) one part. */
+/** `npm run bench` measures everything; `npm run bench core` (or choice, laws, paint, cloth, steps, fitbook, scene, load, plan, stages, records) one part. */
 const parts = {
   core: benchCore,
   choice: benchChoice,
@@ -21,6 +22,7 @@ const parts = {
   paint: () => withCrowdedStudio(benchPaint),
   cloth: benchCloth,
   steps: benchSteps,
+  fitbook: benchFitBook,
   scene: () => withCrowdedStudio(benchScene),
   load: benchFirstLoad,
   plan: benchPlanEndpoint,

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { randomUUID } from 'node:crypto';
 import { after, before, test } from 'node:test';
 import type { Fitting, FittingDraft, FittingSummary } from '../../src/contract/fitting.ts';
-import type { Wardrobe } from '../../src/contract/records/records.ts';
+import type { Page, Wardrobe } from '../../src/contract/records/records.ts';
 import { completeRequest } from '../../src/core/index.ts';
 import { type App, startApp } from '../support/app.ts';
 import { question, tieB } from '../support/ties.ts';
@@ -44,7 +44,8 @@ async function save(body: unknown) {
   return { status: response.status, body: await response.json() };
 }
 
-const list = async (): Promise<FittingSummary[]> => (await fetch(`${app.address}/api/fittings`)).json();
+const list = async (): Promise<FittingSummary[]> =>
+  ((await (await fetch(`${app.address}/api/fittings`)).json()) as Page<FittingSummary>).rows as FittingSummary[];
 const open = async (id: string) => fetch(`${app.address}/api/fittings/${id}`);
 
 test('a fitting keeps its inputs and its answer, and comes back as it was', async () => {

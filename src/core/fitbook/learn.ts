@@ -48,6 +48,8 @@ export interface FitBook {
   /** Records whose tip was taken for a blunder, by their place, with how far off they lie. */
   readonly blunders: readonly { readonly at: number; readonly weight: number; readonly missedMm: number }[];
   readonly records: number;
+  /** How many effects were left to be inverted together. */
+  readonly inverted: number;
   readonly priors: Priors;
 }
 
@@ -63,10 +65,11 @@ const looked = { top: 0.05, height: 0.08, leanDeg: 3 } as const;
  * blunders); width, height and lean are the sum of what is the tie’s and what is the knot’s. Pure.
  */
 export function learn(records: readonly LearnRecord[], priors: Priors = usualPriors): FitBook {
-  const { reckon, known, every, blunders } = posteriorOf(observationsOf(records, priors), priors);
+  const { reckon, known, every, blunders, inverted } = posteriorOf(observationsOf(records, priors), priors);
   return {
     priors,
     records: records.length,
+    inverted,
     known,
     every,
     predict: (next) => {

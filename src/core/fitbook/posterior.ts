@@ -13,6 +13,8 @@ export interface Posterior {
   readonly every: () => readonly LearntEffect[];
   /** Observations taken for blunders, by their place: their word counts for less, the less the further off they are. */
   readonly blunders: readonly { readonly at: number; readonly weight: number; readonly missed: number }[];
+  /** How many effects were left to be inverted together. */
+  readonly inverted: number;
   /** How far the observations lie around what was learnt, as shares of the variance that each was given; blunders aside. */
   readonly noiseShare: (counted: (at: number) => boolean) => number;
 }
@@ -79,6 +81,7 @@ export function posteriorOf(observations: readonly Observation[], priors: Priors
   const missedBy = (at: number) => (observations[at]?.value ?? 0) - meanOf(means, mixes[at] ?? nothing);
 
   return {
+    inverted: eliminated.together,
     reckon: (mix) => {
       const sparse = sparseOf(mix);
       return { mean: meanOf(means, sparse), variance: eliminated.between(sparse, sparse) + unspoken(mix) };

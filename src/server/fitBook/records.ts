@@ -13,12 +13,12 @@ import { recordsById } from '../records.ts';
 
 type FittingOf = Pick<Fitting, 'id' | 'clientId' | 'tieId' | 'personId' | 'attempts'> & { readonly request: PlanRequest };
 
-/** Every tying of a studio that is learnt from, in the order in which they were kept: what fittings tried on the way, and their results. */
+/** Every tying of a studio that is learnt from: what fittings tried on the way, and their results, in an order that an export keeps. */
 export async function recordsOf(sql: Queryable, studioId: string): Promise<Records> {
-  const tyings = await sql<(TyingRecord & { createdAt: Date })[]>`
+  const tyings = await sql<TyingRecord[]>`
     select id, version, archived, label, source, client_id, tie_id, knot, person_id, neck, done_on, state, "end", set_mm, tip_off_mm,
-      tail_end_mm, tries, minutes, top_mm, height_mm, lean, findings, client_verdict, stylist_verdict, counts, note, figures, created_at
-    from tyings where studio_id = ${studioId} and not archived order by created_at, id`;
+      tail_end_mm, tries, minutes, top_mm, height_mm, lean, findings, client_verdict, stylist_verdict, counts, note, figures
+    from tyings where studio_id = ${studioId} and not archived order by done_on, id`;
   const tried = await sql<FittingOf[]>`
     select id, client_id, tie_id, person_id, attempts, request from fittings
     where studio_id = ${studioId} and jsonb_array_length(attempts) > 0 order by created_at, id`;

@@ -1,0 +1,170 @@
+import assert from 'node:assert/strict';
+import { randomUUID } from 'node:crypto';
+import { after, before, test } from 'node:test';
+import type { ImportReport } from '../../src/contract/exchange/report.ts';
+import type { ToldBook } from '../../src/contract/fitBook.ts';
+import type { FittingSummary } from '../../src/contract/fitting.ts';
+import type { ProblemBody } from '../../src/contract/problem.ts';
+import { kinds } from '../../src/contract/records/kinds/index.ts';
+import type { Page, TyingRecord, Wardrobe } from '../../src/contract/records/records.ts';
+import type { TyingBefore } from '../../src/contract/tying.ts';
+import { calibrationHere } from '../../src/core/fitbook/here.ts';
+import { completeRequest } from '../../src/core/index.ts';
+import { planKnot } from '../../src/core/plan/plan.ts';
+import { type App, startApp } from '../support/app.ts';
+import { question } from '../support/ties.ts';
+
+let app: App;
+before(async () => {
+  app = await startApp();
+});
+after(() => app.stop());
+
+const get = async <T>(path: string): Promise<T> => (await fetch(app.address + path)).json();
+const send = (path: string, method: string, body: unknown) =>
+  fetch(app.address + path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+const wardrobe = (clientId?: string) => get<Wardrobe>(`/api/wardrobe${clientId ? `?client=${clientId}` : ''}`);
+const list = (query = '') => get<Page<FittingSummary>>(`/api/fittings${query}`);
+const bring = async (file: string, text: string): Promise<ImportReport> =>
+  (
+    await fetch(`${app.address}/api/import/${file}?apply=true`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/octet-stream' },
+      body: text,
+    })
+  ).json();
+
+const moves = 'Li Ro Li Co T';
+const tying = (of: Wardrobe, tieId: string, changes: Partial<TyingRecord> = {}): TyingRecord => ({
+  ...kinds.tyings.fresh,
+  id: randomUUID(),
+  version: 0,
+  archived: false,
+  label: 'Four-in-hand, seen',
+  clientId: of.client!.id,
+  tieId,
+  knot: moves,
+  doneOn: '2026-11-20',
+  tipOffMm: 30,
+  setMm: 400,
+  figures: { takeUpMm: 187, reckonedOffMm: -12, setMm: 400, dropMm: of.learnt.client?.dropMm ?? 455, dropMeasured: 1 },
+  ...changes,
+});
+const startOf = ({ learnt }: Wardrobe, tieId: string) => {
+  const request = completeRequest(question);
+  return planKnot({ ...request, calibration: calibrationHere({ ...learnt, stylist: '' }, [], request, tieId) }, moves);
+};
+
+test('a tying that ended low moves the next start lower in this tie and narrows its band; sent twice it counts once', async () => {
+  const first = await wardrobe();
+  const client = first.client!.id;
+  const tie = first.ties[0]!.id;
+  const kept = tying(first, tie);
+  for (const _ of [1, 2]) assert.equal((await send('/api/tyings', 'POST', kept)).status, 201);
+  const then = await wardrobe(client);
+  const [before_, after_] = [startOf(first, tie), startOf(then, tie)];
+  assert.ok(after_.start.tailDropMm > before_.start.tailDropMm + 5, `${before_.start.tailDropMm} ${after_.start.tailDropMm}`);
+  assert.ok(after_.tip.sdMm < before_.tip.sdMm);
+  const again = await send('/api/tyings', 'POST', kept);
+  assert.equal(again.status, 201);
+  assert.deepEqual((await wardrobe(client)).learnt, then.learnt);
+});
+
+test('corrected, it is learnt anew and was is kept; taken out it teaches nothing and is not lost; deleted it leaves a trace', async () => {
+  const first = await wardrobe();
+  const tie = first.ties[1]!.id;
+  const record = (await (await send('/api/tyings', 'POST', tying(first, tie))).json()) as TyingRecord;
+  const low = startOf(await wardrobe(first.client!.id), tie).start.tailDropMm;
+  const corrected = (await (await send(`/api/tyings/${record.id}`, 'PUT', { ...record, tipOffMm: -12 })).json()) as TyingRecord;
+  const right = startOf(await wardrobe(first.client!.id), tie).start.tailDropMm;
+  assert.ok(right < low - 3, 'the formulas were right after all');
+  assert.equal((await send(`/api/tyings/${record.id}`, 'PUT', { ...record, tipOffMm: 0 })).status, 409, 'an older version changes nothing');
+  await send(`/api/tyings/${record.id}`, 'PUT', { ...corrected, counts: false });
+  const without = startOf(await wardrobe(first.client!.id), tie);
+  assert.deepEqual(without.start, startOf(first, tie).start);
+  const history = await get<TyingBefore[]>(`/api/tyings/${record.id}/history`);
+  assert.deepEqual(
+    history.map(({ version, deleted }) => [version, deleted]),
+    [
+      [2, false],
+      [1, false],
+    ],
+  );
+  for (const _ of [1, 2]) assert.equal((await send(`/api/tyings/${record.id}/delete`, 'POST', {})).status, 200);
+  assert.equal((await fetch(`${app.address}/api/tyings/${record.id}`)).status, 404);
+  const [latest] = await get<TyingBefore[]>(`/api/tyings/${record.id}/history`);
+  assert.equal(latest?.deleted, true);
+  assert.equal((await send(`/api/tyings/${randomUUID()}/delete`, 'POST', {})).status, 404);
+});
+
+test('nonsense that was confirmed is kept, told among what hardly counts, and moves nothing far', async () => {
+  const first = await wardrobe();
+  const tie = first.ties[0]!.id;
+  const start = startOf(first, tie).start.tailDropMm;
+  const far = tying(first, tie, { tipOffMm: 500 });
+  assert.equal((await send('/api/tyings', 'POST', far)).status, 201);
+  const moved = startOf(await wardrobe(first.client!.id), tie).start.tailDropMm - start;
+  assert.ok(Math.abs(moved) < 12, `${moved}`);
+  const { blunders } = await get<ToldBook>('/api/fit-book');
+  assert.ok(blunders.some(({ id, missedMm }) => id === far.id && missedMm > 300));
+  await send(`/api/tyings/${far.id}/delete`, 'POST', {});
+});
+
+test('what cannot be is refused in words, all at once', async () => {
+  const first = await wardrobe();
+  const wrong = { ...tying(first, first.ties[0]!.id), tipOffMm: 5000, tries: 0, doneOn: 'yesterday', knot: 'Li Lo T', figures: { odd: 1 } };
+  const refused = await send('/api/tyings', 'POST', wrong);
+  assert.equal(refused.status, 400);
+  const { error } = (await refused.json()) as ProblemBody;
+  assert.deepEqual(error.fields?.map(({ path }) => path.split('.')[0]).toSorted(), [
+    'doneOn',
+    'figures',
+    'figures',
+    'knot',
+    'tipOffMm',
+    'tries',
+  ]);
+});
+
+test('the list tells what became of each fitting, finds, filters and orders; one without a result says so on its client', async () => {
+  const all = await list();
+  assert.ok(all.total > 20 && all.rows.length === all.total);
+  const unchecked = await list('?only=unchecked');
+  assert.ok(unchecked.total > 0 && unchecked.rows.every(({ result }) => result === null));
+  const [one] = unchecked.rows;
+  const theirs = all.rows.find(({ id }) => id === one?.id);
+  assert.ok(theirs);
+  const outside = await list('?only=outside&by=off&down=true');
+  const offs = outside.rows.map(({ result }) => Math.abs((result?.tipOffMm ?? 0) - (result?.figures.aimOffMm ?? 0)));
+  assert.ok(offs.length > 1);
+  assert.deepEqual(
+    offs,
+    offs.toSorted((a, b) => b - a),
+  );
+  const found = await list('?find=lantern%20red');
+  assert.ok(found.total > 0 && found.rows.every(({ tieLabel }) => /lantern red/i.test(tieLabel)));
+  assert.equal((await list('?find=%25')).total, 0, 'a sign is only a sign');
+  const { unchecked: waiting } = await wardrobe();
+  assert.equal(typeof waiting?.id, 'string');
+});
+
+test('the whole book exported and imported elsewhere predicts the same, bit for bit', async () => {
+  const first = await wardrobe();
+  const there = await wardrobe(first.client!.id);
+  const text = await (await fetch(`${app.address}/api/export/tyings.csv`)).text();
+  const same = await bring('tyings.csv', text);
+  assert.ok(
+    same.lines.every(({ action }) => action === 'same'),
+    JSON.stringify(same).slice(0, 400),
+  );
+  assert.deepEqual((await wardrobe(first.client!.id)).learnt, there.learnt);
+  const kept = (await get<Page<TyingRecord>>('/api/tyings')).rows.find(({ source }) => source === 'stand');
+  assert.ok(kept);
+  const whole = await (await fetch(`${app.address}/api/export/studio.json`)).text();
+  await send(`/api/tyings/${kept.id}/delete`, 'POST', {});
+  assert.notDeepEqual((await wardrobe(first.client!.id)).learnt.counts, there.learnt.counts);
+  const report = await bring('studio.json', whole);
+  assert.ok(report.applied);
+  const again = await wardrobe(first.client!.id);
+  assert.deepEqual(again.learnt, there.learnt);
+});

@@ -60,15 +60,6 @@ const pictures: readonly Picture[] = [
     },
   },
   {
-    name: 'all-ties',
-    path: '/',
-    prepare: async (page) => {
-      await wearing(page, 'Tobiah');
-      await (await page.one('//label[normalize-space()="the outfit"]')).click();
-      await page.one('//*[@data-tie]');
-    },
-  },
-  {
     name: 'start-as-hung',
     path: '/?stage=set',
     prepare: async (page) => {
@@ -117,11 +108,15 @@ const pictures: readonly Picture[] = [
     },
   },
   {
-    name: 'practice',
-    path: '/practice',
+    name: 'check',
+    path: '/?stage=check',
     prepare: async (page) => {
-      await (await page.button('Odo Fenwright')).click();
-      await page.one('//figure//*[name()="svg"]');
+      await page.choose('Client', 'Edrin');
+      await page.choose('Client', 'Tobiah');
+      await (await page.one('//label[.="The blade tip ended"]/following-sibling::input')).sendKeys('3');
+      await (await page.one('//label[normalize-space()="below it"]')).click();
+      await (await page.one('//*[@role="group"][@aria-label="Dimple"]//button[.="double"]')).click();
+      await (await page.button('The rest is in order')).click();
     },
   },
   {
@@ -142,7 +137,8 @@ const pictures: readonly Picture[] = [
       await inCloth(page, 1);
     },
   },
-  { name: 'past-fittings', path: '/fittings', prepare: async () => undefined },
+  { name: 'fit-book', path: '/fittings', prepare: async () => undefined },
+  { name: 'learnt', path: '/fittings/learnt', prepare: async (page) => void (await page.one('//figure//*[name()="svg"]')) },
   { name: 'client', path: '/clients', prepare: (page) => page.openRecord('clients', 'corvane') },
   { name: 'tie', path: '/clients', prepare: (page) => page.openRecord('ties', 'long slate') },
   { name: 'wardrobe', path: '/wardrobe', prepare: async (page) => void (await page.one('//*[contains(., "lent to")]')) },

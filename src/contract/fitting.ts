@@ -83,6 +83,8 @@ export interface FittingResult {
 /** Which fittings are looked for, and in what order. */
 export interface FittingsWanted {
   readonly find?: string;
+  /** Only of this client. */
+  readonly client?: string;
   readonly only?: FittingsOnly;
   readonly by?: FittingsBy;
   readonly down?: boolean;

@@ -120,19 +120,35 @@ const likingFields = Object.fromEntries(
   Object.entries(likings).map(([key, choices]) => [key, oneOf(`The preference “${key}”`, Object.keys(choices))]),
 );
 
+const mostKnotsLearnt = 200;
 /** What is learnt comes from a program, not from a person's fields. */
 const learnt = (limit: number) => Joi.number().strict().min(-limit).max(limit).required();
 const sure = (limit: number) => Joi.number().strict().min(0).max(limit).required();
-const learntShare = { share: learnt(0.9), sd: sure(2) };
-const mostKnotsLearnt = 200;
+const along = learnt(1_000_000);
+const learntShare = {
+  share: learnt(0.9),
+  sd: sure(2),
+  along: Joi.object({ offsetMm: along, openMm: along, crossedMm: along }),
+};
+const learntLength = Joi.object({ meanMm: learnt(600), sdMm: sure(300) }).required();
+const shapeOff = { top: learnt(0.9), height: learnt(0.9), leanDeg: learnt(60) };
 const calibrationSchema = worded(
   Joi.object({
     takeUp: Joi.object({
       ...learntShare,
       knots: Joi.object().pattern(Joi.string().max(longestMoves), Joi.object(learntShare)).max(mostKnotsLearnt),
     }).required(),
-    hand: Joi.object({ meanMm: learnt(600), sdMm: sure(300) }).required(),
+    hand: learntLength,
     client: Joi.object({ meanMm: learnt(600), sdMm: sure(300).allow(null) }).required(),
+    loops: Joi.object({
+      open: learntLength,
+      crossed: learntLength,
+      along: Joi.object({ openMm2: along, crossedMm2: along, eachOtherMm2: along }).required(),
+    }),
+    shape: Joi.object({
+      ...shapeOff,
+      knots: Joi.object().pattern(Joi.string().max(longestMoves), Joi.object(shapeOff)).max(mostKnotsLearnt),
+    }),
   }),
   { '*': 'The calibration must hold take-up, hand and client, each with its mean and how sure it is.' },
 );

@@ -97,7 +97,8 @@ export async function record(asking: Asking, kind: Kind, id: string): Promise<An
           (['outfits', 'shirts', 'jackets', 'ties', 'squares'] as const).map((piece) => list(asking, piece, { clientId: id })),
         )
       : [];
-  return [[answerKeys.record(kind, id), found], ...theirs.flat()];
+  const life = kind === 'clients' ? await fittings(asking, { client: id }) : [];
+  return [[answerKeys.record(kind, id), found], ...theirs.flat(), ...life];
 }
 
 /** What an address asks of a list. */

@@ -18,6 +18,15 @@ beforeEach(async () => {
   await screen.forget();
 });
 
+/** The form stands behind “Edit” once there is more to see of a client. */
+const edit = async () => {
+  const shut = await screen.driver.findElements(By.xpath('//details[not(@open)]/summary[normalize-space()="Edit"]'));
+  for (const each of shut) await each.click();
+};
+const toForm = async (path: string) => {
+  await to(path);
+  await edit();
+};
 const shows = (what: RegExp, message = `nothing says ${what}`) =>
   screen.page.waitFor(async () => what.test(await screen.page.body()), message);
 const kept = async (name: string): Promise<ClientRecord> => {
@@ -78,7 +87,7 @@ test('a client is added: faults are told in words, nothing typed is lost, and th
 test('a measure is taken anew: the old one is kept, an estimate looks like one', async () => {
   const { page } = screen;
   const before = await kept('Edrin');
-  await to(`/clients/${before.id}`);
+  await toForm(`/clients/${before.id}`);
   await (await page.one('(//button[starts-with(normalize-space(), "Re-measure")])[1]')).click();
   await page.type('Collar button to belt', '45');
   await (await page.one('//label[normalize-space()="estimated"]')).click();
@@ -95,7 +104,7 @@ test('a measure is taken anew: the old one is kept, an estimate looks like one',
 test('put away, and brought back', async () => {
   const { page } = screen;
   const { id } = await kept('Jory');
-  await to(`/clients/${id}`);
+  await toForm(`/clients/${id}`);
   await (await page.button('Archive')).click();
   await shows(/This client is archived/);
   assert.equal(await kept('Jory'), undefined);
@@ -104,6 +113,7 @@ test('put away, and brought back', async () => {
   await shows(/No client found for/);
   await (await page.one('//label[contains(., "Archived")]//input')).click();
   await (await page.one('//a[normalize-space()="Jory Saltreed"]')).click();
+  await edit();
   await (await page.button('Restore')).click();
   await page.waitFor(async () => (await kept('Jory'))?.id === id, 'not back');
 });
@@ -111,7 +121,7 @@ test('put away, and brought back', async () => {
 test('somebody else changes the client meanwhile: told field by field, put together, nothing overwritten', async () => {
   const { page, app } = screen;
   const client = await kept('Osric');
-  await to(`/clients/${client.id}`);
+  await toForm(`/clients/${client.id}`);
   await page.type('Nickname', 'Mine');
   await page.type('Telephone', 'bell 9');
   const theirs = await fetch(`${app.address}/api/clients/${client.id}`, {
@@ -135,7 +145,7 @@ test('somebody else changes the client meanwhile: told field by field, put toget
 test('records out of reach while saving: said, tried again, and saved once they are back', async () => {
   const { page, app } = screen;
   const client = await kept('Wick');
-  await to(`/clients/${client.id}`);
+  await toForm(`/clients/${client.id}`);
   await page.type('Nickname', 'Wicky');
   app.gate.shut();
   await (await page.button('Save')).click();

@@ -207,7 +207,8 @@ test('a knot tied with the tail sets the blade, and is saved and opened as such'
   const start = await page.start();
   await (await page.button('Save fitting')).click();
   await page.waitFor(async () => /saved/i.test(await page.status()), 'not saved');
-  const [latest] = (await (await fetch(`${screen.app.address}/api/fittings`)).json()) as { id: string; knot: string }[];
+  const { rows } = (await (await fetch(`${screen.app.address}/api/fittings`)).json()) as { rows: { id: string; knot: string }[] };
+  const [latest] = rows;
   assert.match(latest?.knot ?? '', /^N /);
   await page.open(`/fittings/${latest?.id}`);
   await page.waitFor(async () => (await page.start()) === start, 'opened with another start');

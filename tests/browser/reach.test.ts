@@ -41,7 +41,7 @@ async function views(): Promise<string[]> {
     const { rows } = await (await fetch(`${screen.app.address}/api/${kind}`)).json();
     return `/${kind}/${rows[0].id}`;
   };
-  const kinds = ['people', 'regulations', 'clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits', 'namings'];
+  const kinds = ['people', 'regulations', 'clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits', 'namings', 'tyings'];
   return [
     '/',
     '/?stage=set',
@@ -56,6 +56,8 @@ async function views(): Promise<string[]> {
     '/choose-a-tie',
     '/buying-brief',
     '/fittings',
+    '/fittings/learnt',
+    '/fittings/stand',
     '/import-export',
     ...(await Promise.all(kinds.map(first))),
   ];
@@ -150,7 +152,7 @@ test('the unit chosen at the fitting holds in the other views', async () => {
   const { page } = screen;
   await page.press('u');
   await screen.page.go(`/fittings`);
-  await page.waitFor(async () => /Set at, in/.test(await page.body()), 'not inches');
+  await page.waitFor(async () => /\bin\s+tail tip/.test(await page.body()), 'not inches');
 });
 
 test('the card to take home is drawn as it goes on paper: the start as it is read, the moves in this view, and the cautions', async () => {
@@ -176,7 +178,7 @@ test('from each view one reaches the others, and sees where one is', async () =>
     ['Wardrobe', '/wardrobe'],
     ['Knots', '/knots'],
     ['Import and export', '/import-export'],
-    ['Past fittings', '/fittings'],
+    ['Fit book', '/fittings'],
     ['Fitting', '/'],
   ] as const) {
     await (await page.one(`//nav//a[normalize-space()="${name}"]`)).click();

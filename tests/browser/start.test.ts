@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
 import type { Fitting, FittingSummary } from '../../src/contract/fitting.ts';
+import type { Page } from '../../src/contract/records/records.ts';
 import { openScreen } from '../support/screen.ts';
 
 const screen = openScreen();
@@ -84,7 +85,8 @@ test('a fitting of three attempts by keyboard: each teaches the next, all are ke
   await shows(/three|3 attempts/);
   await (await page.button('Save fitting')).click();
   await shows(/Saved/);
-  const [summary]: FittingSummary[] = await (await fetch(`${screen.app.address}/api/fittings`)).json();
+  const { rows }: Page<FittingSummary> = await (await fetch(`${screen.app.address}/api/fittings`)).json();
+  const [summary] = rows;
   const fitting: Fitting = await (await fetch(`${screen.app.address}/api/fittings/${summary?.id}`)).json();
   assert.deepEqual(
     fitting.attempts.map(({ tipOffMm }) => tipOffMm),

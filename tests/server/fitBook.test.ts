@@ -16,7 +16,7 @@ import { question } from '../support/ties.ts';
 
 let app: App;
 before(async () => {
-  app = await startApp();
+  app = await startApp({ taught: true });
 });
 after(() => app.stop());
 

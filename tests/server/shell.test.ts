@@ -65,7 +65,7 @@ test('every view stands there before a script has run', async () => {
     ['/clients?find=hallowtide', /Osric Hallowtide/],
     [`/clients/${rows[0]?.id}`, /value="Osric Hallowtide"/],
     ['/people', /Blade on the wearer/],
-    ['/fittings', /Past fittings, newest first/],
+    ['/fittings', /Fittings and what became of them/],
     ['/knots/4.1', /How to tie it/],
     ['/knots', /suits the collar/],
   ];

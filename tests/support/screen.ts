@@ -13,12 +13,12 @@ export interface Screen {
   startAfresh: (client?: string) => Promise<void>;
 }
 
-/** The built application, a browser and the pages in it, for all tests of a file; `prepare` adds to the demo studio first. */
-export function openScreen(prepare?: (app: App) => Promise<unknown>): Screen {
+/** The built application, a browser and the pages in it, for all tests of a file; `prepare` adds to the demo studio first; `taught` with its fit book. */
+export function openScreen(prepare?: (app: App) => Promise<unknown>, as: { readonly taught?: boolean } = {}): Screen {
   const screen = {} as Screen;
   let browser: Browser;
   before(async () => {
-    screen.app = await startApp();
+    screen.app = await startApp(as);
     await prepare?.(screen.app);
     browser = await openBrowser();
     screen.driver = browser.driver;

@@ -1,6 +1,6 @@
 import { codeOf, type EffectCode, type EffectName, effectName } from './effects.ts';
 import type { LearntHere } from './here.ts';
-import { meanOf } from './known.ts';
+import { meanOf, reckon } from './known.ts';
 
 /** What one thing that was learnt does to the next tip. */
 export interface Said {
@@ -31,4 +31,15 @@ export function bookSays({ known, client, stylist, counts }: LearntHere, tie: st
     })
     .filter(({ lowerMm, tyings }) => tyings > 0 && Math.abs(lowerMm) >= worthSayingMm)
     .toSorted((a, b) => Math.abs(b.lowerMm) - Math.abs(a.lowerMm));
+}
+
+/** What is known of a client’s own drop against its measures; `undefined` where nothing was learnt of it. */
+export function knownOfClient({
+  known,
+  client,
+  counts,
+}: Omit<LearntHere, 'stylist'>): { readonly meanMm: number; readonly sdMm: number; readonly tyings: number } | undefined {
+  if (!client) return undefined;
+  const { mean, variance } = reckon(known, [[client.effect, 1]]);
+  return { meanMm: mean, sdMm: Math.sqrt(variance), tyings: counts[client.effect] ?? 0 };
 }

@@ -100,9 +100,15 @@ function Listing({ asked }: { readonly asked: FittingsWanted }) {
         <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
       </div>
       <p role="status" className="pb-1 text-note text-soft">
-        {total} {total === 1 ? 'fitting' : 'fittings'}
-        {only === 'all' ? '' : ` ${fittingsOnly[only].label}`}
-        {find.trim() === '' ? '' : ` with “${find.trim()}”`}
+        {total === 0 && find.trim() !== '' ? (
+          `No fitting found for “${find.trim()}”.`
+        ) : (
+          <>
+            {total} {total === 1 ? 'fitting' : 'fittings'}
+            {only === 'all' ? '' : ` ${fittingsOnly[only].label}`}
+            {find.trim() === '' ? '' : ` with “${find.trim()}”`}
+          </>
+        )}
       </p>
       <div className="overflow-x-auto" aria-busy={first.isFetching}>
         <FittingsTable

@@ -30,7 +30,7 @@ export function FittingsTable({ fittings, units, view, timeZone, order, onOrder 
     <th aria-sort={order.by === by ? (order.down ? 'descending' : 'ascending') : 'none'} className="py-1 pr-3 font-normal">
       <button
         type="button"
-        className="min-h-8 text-set underline decoration-1 underline-offset-4"
+        className="min-h-9 min-w-9 pr-2 text-left text-set underline decoration-1 underline-offset-4"
         onClick={() => onOrder({ by, down: order.by === by ? !order.down : downFirst.has(by) })}
       >
         {label}

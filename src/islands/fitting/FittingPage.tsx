@@ -49,7 +49,7 @@ function SavedFitting({ id, begin }: { readonly id: string; readonly begin: Stag
     <div className="p-8 text-xl">
       <p>{error.message}</p>
       <p className="flex gap-4 pt-3">
-        <Link href="/fittings">Past fittings</Link>
+        <Link href="/fittings">Fit book</Link>
         <Link href="/">New fitting</Link>
       </p>
     </div>

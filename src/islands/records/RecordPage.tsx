@@ -3,12 +3,13 @@ import { useState } from 'react';
 import type { Given } from '../../contract/given.ts';
 import { fieldsOf } from '../../contract/records/kinds/index.ts';
 import { titleOf } from '../../contract/records/kindWords.ts';
-import type { Kind, TyingRecord } from '../../contract/records/records.ts';
+import type { ClientRecord, Kind, TyingRecord } from '../../contract/records/records.ts';
 import { Link } from '../ui/Button.tsx';
 import { Loading } from '../ui/Loading.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
 import { recordQuery, studioQuery } from '../wire/queries.ts';
 import { WithGiven } from '../wire/WithGiven.tsx';
+import { ClientLife } from './ClientLife.tsx';
 import { ClientsPieces } from './ClientsPieces.tsx';
 import { entriesOf, freshEntries } from './form/entries.ts';
 import { RecordForm } from './form/RecordForm.tsx';
@@ -61,10 +62,26 @@ function KeptRecord({ kind, id }: { readonly kind: Kind; readonly id: string }) 
     const failed = record.failureCount > 0 || studio.failureCount > 0;
     return <Waiting failed={failed} message={(record.error ?? studio.error)?.message} />;
   }
+  const form = (
+    <RecordForm
+      kind={kind}
+      initial={entriesOf(record.data)}
+      draftId={id}
+      studio={studio.data}
+      onKept={() => undefined}
+      nested={kind === 'clients'}
+    />
+  );
   return (
     <>
       {kind === 'outfits' && 'clientId' in record.data && record.data.clientId && <Whose clientId={record.data.clientId} />}
-      <RecordForm kind={kind} initial={entriesOf(record.data)} draftId={id} studio={studio.data} onKept={() => undefined} />
+      {kind === 'clients' ? (
+        <ClientLife client={record.data as ClientRecord} units={studio.data.units} timeZone={studio.data.timeZone}>
+          {form}
+        </ClientLife>
+      ) : (
+        form
+      )}
       {kind === 'tyings' && <TyingTrace tying={record.data as TyingRecord} units={studio.data.units} timeZone={studio.data.timeZone} />}
       {kind === 'clients' && <ClientsPieces clientId={id} name={titleOf(record.data)} />}
     </>

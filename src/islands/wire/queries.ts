@@ -77,8 +77,16 @@ export function fittingsQuery(wanted: FittingsWanted) {
   return queryOptions({ queryKey: answerKeys.fittings(wanted), queryFn: () => fittingsPage(wanted) });
 }
 
-export function fittingsPage({ find = '', only = 'all', by = 'day', down, from = 0 }: FittingsWanted): Promise<Page<FittingSummary>> {
+export function fittingsPage({
+  find = '',
+  client,
+  only = 'all',
+  by = 'day',
+  down,
+  from = 0,
+}: FittingsWanted): Promise<Page<FittingSummary>> {
   const query = new URLSearchParams({ find: find.trim(), only, by, from: String(from) });
+  if (client !== undefined) query.set('client', client);
   if (down !== undefined) query.set('down', String(down));
   return ask(`/api/fittings?${query}`);
 }

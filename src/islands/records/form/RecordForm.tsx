@@ -30,10 +30,12 @@ interface RecordFormProps<K extends Kind> {
   readonly draftId: string;
   readonly studio: StudioSeen;
   readonly onKept: (record: RecordOf[K], wasNew: boolean) => void;
+  /** Whether it stands beneath a heading of the page’s own. */
+  readonly nested?: boolean;
 }
 
 /** A record in its fields beside the thing itself; saved when it is right, and nothing typed is ever lost. */
-export function RecordForm<K extends Kind>({ kind, initial, draftId, studio, onKept }: RecordFormProps<K>) {
+export function RecordForm<K extends Kind>({ kind, initial, draftId, studio, onKept, nested = false }: RecordFormProps<K>) {
   const { one } = kindWords[kind];
   const [store] = useState(() => createEntryStore<Entries>(initial));
   const entries = useEntries(store);
@@ -84,6 +86,7 @@ export function RecordForm<K extends Kind>({ kind, initial, draftId, studio, onK
   const told = tried || before.version > 0 ? faults : faults.filter(({ path }) => !isEmpty(entries, path));
   const isNew = before.version === 0;
   const columns = [undefined, 2].map((at) => layouts[kind].filter(({ column }) => column === at)).filter(({ length }) => length > 0);
+  const Heading = nested ? 'h2' : 'h1';
   const context = useMemo(() => ({ kind, store, units, studio }), [kind, store, units, studio]);
   return (
     <RecordContext value={context}>
@@ -96,7 +99,7 @@ export function RecordForm<K extends Kind>({ kind, initial, draftId, studio, onK
           }}
         >
           <div className="sticky top-0 z-10 flex flex-wrap items-center justify-between gap-x-4 gap-y-1 bg-ground pb-2">
-            <h1 className="text-3xl font-semibold tracking-tight">{titleOf(entries) || `New ${one}`}</h1>
+            <Heading className="text-3xl font-semibold tracking-tight">{titleOf(entries) || `New ${one}`}</Heading>
             <div className="flex flex-wrap items-center gap-x-3">
               <p role="status" className="text-note text-soft">
                 {statusOf(keeping.state, isChanged, isNew)}

@@ -5,7 +5,7 @@ import { afterEach, beforeEach, test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
 import { openScreen } from '../support/screen.ts';
 
-const screen = openScreen();
+const screen = openScreen(undefined, { taught: true });
 beforeEach(() => screen.startAfresh());
 afterEach(() => screen.driver.manage().window().setRect({ width: 1280, height: 900 }));
 

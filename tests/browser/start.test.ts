@@ -149,8 +149,10 @@ test('tied on a stand and handed over: the tail takes up what the necks differ b
     const at = (end: string) => Number(new RegExp(`${end} tip ([\\d.]+) cm below the collar button`, 'i').exec(body)?.[1]);
     return { tail: at('tail'), blade: at('blade') };
   };
-  const own = await tips();
   const select = await page.one('//label[span[.="Tied"]]/select');
+  // The same hands tie in both: what they were seen to do goes along.
+  await (await select.findElement(By.css('option[value="facing"]'))).click();
+  const own = await tips();
   await (await select.findElement(By.css('option[value="stand"]'))).click();
   const neck = await page.one('//label[.="Around the stand’s neck"]/following-sibling::input');
   await neck.sendKeys('30');

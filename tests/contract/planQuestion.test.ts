@@ -78,3 +78,20 @@ test('the defaults contradict nothing', () => {
   const request = completeRequest({ client: { heightMm: 1780, neckMm: 395 }, tie: { lengthMm: 1470, bladeMm: 80, thicknessMm: 3 } });
   assert.deepEqual(contradictions(request, String), []);
 });
+
+test('what was learnt goes along with a question whole: shares with what they go along with, loops and shapes', () => {
+  const along = { offsetMm: -0.4, openMm: 0.1, crossedMm: 0 };
+  const shape = { top: 0.04, height: -0.02, leanDeg: 2 };
+  const calibration = {
+    takeUp: { share: 0.02, sd: 0.09, along, knots: { 'Li Ro Li Co T': { share: 0.05, sd: 0.04, along } } },
+    hand: { meanMm: 4, sdMm: 6 },
+    client: { meanMm: -3, sdMm: 8 },
+    loops: {
+      open: { meanMm: 5, sdMm: 18 },
+      crossed: { meanMm: -2, sdMm: 15 },
+      along: { openMm2: 20, crossedMm2: -9, eachOtherMm2: -40 },
+    },
+    shape: { ...shape, knots: { 'Li Ro Li Co T': shape } },
+  };
+  assert.deepEqual(checkPlanQuestion({ ...question, calibration }).value?.calibration, calibration);
+});

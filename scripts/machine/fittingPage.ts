@@ -47,7 +47,7 @@ export function fittingPageOf(driver: WebDriver, address: string) {
       };
       await driver.get(`${address}/${kind}/${rows[0]?.id}`);
       await alive();
-      await one('//form//h1');
+      await one('//main//h1');
     },
     /** Chooses a file of this name and content where one is asked for. */
     importFile: async (name: string, content: string | Uint8Array) => {

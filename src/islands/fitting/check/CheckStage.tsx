@@ -67,7 +67,7 @@ export function CheckStage({ drawn, saving, hindrance, onGo }: CheckStageProps) 
         <div className="min-h-0 grow space-y-1 overflow-y-auto pb-2">
           <section aria-label="Tip">
             <SeenField
-                label="The blade tip ended"
+              label="The blade tip ended"
               mm={tipOffMm ?? undefined}
               expectedMm={request.aim.offsetMm}
               units={units}

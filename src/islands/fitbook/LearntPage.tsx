@@ -85,14 +85,7 @@ function Learnt() {
               )}
             </div>
             <table className="w-full text-note">
-              <thead className="text-soft">
-                <tr>
-                  <th className="text-left font-normal">Month</th>
-                  <th className="text-right font-normal">Tyings</th>
-                  <th className="text-right font-normal">First try within</th>
-                  <th className="text-right font-normal">Usual miss</th>
-                </tr>
-              </thead>
+              <TallyHead of="Month" />
               <tbody>
                 {months.map((month) => (
                   <tr key={month.month} className="border-t border-faint">
@@ -202,14 +195,7 @@ function Groups({ title, groups, names, units, href }: GroupsProps) {
     <section aria-label={title}>
       <h2 className="border-b-2 border-ink text-xl font-medium">{title}</h2>
       <table className="w-full">
-        <thead className="text-note text-soft">
-          <tr>
-            <th className="text-left font-normal">Name</th>
-            <th className="text-right font-normal">Tyings</th>
-            <th className="text-right font-normal">First try within</th>
-            <th className="text-right font-normal">Usual miss</th>
-          </tr>
-        </thead>
+        <TallyHead of="Name" />
         <tbody>
           {groups.map(({ id, tyings, within, offMm }) => (
             <tr key={id} className="border-t border-faint">
@@ -224,5 +210,19 @@ function Groups({ title, groups, names, units, href }: GroupsProps) {
         </tbody>
       </table>
     </section>
+  );
+}
+
+/** What is counted of each month, tie, client, knot and person. */
+function TallyHead({ of }: { readonly of: string }) {
+  return (
+    <thead className="text-note text-soft">
+      <tr>
+        <th className="text-left font-normal">{of}</th>
+        <th className="text-right font-normal">Tyings</th>
+        <th className="text-right font-normal">First try within</th>
+        <th className="text-right font-normal">Usual miss</th>
+      </tr>
+    </thead>
   );
 }

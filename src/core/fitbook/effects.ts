@@ -1,36 +1,28 @@
 /**
- * What a tying may be off by, beyond the formulas, each known by whom or what it belongs to. The first seven are learnt from
- * where tips ended, the rest from how knots came out.
+ * What a tying may be off by, beyond the formulas, each known by whom or what it belongs to, and how far one may lie from the
+ * next before any record: one standard deviation. The first seven are learnt from where tips ended, the rest from how knots
+ * came out; client, hand and loops in mm, the lean in degrees, all others as shares of what the formulas say.
  */
-export interface EffectKind {
-  /** How far one may lie from the next before any record: one standard deviation, in `unit`. */
-  readonly sd: number;
-  /** `share` of the take-up or of a knot’s own measure. */
-  readonly unit: 'mm' | 'share' | 'degrees';
-  readonly label: string;
-}
-
-export const effectKinds = {
-  client: { sd: 20, unit: 'mm', label: 'the client' },
-  hand: { sd: 10, unit: 'mm', label: 'the hand' },
-  stylist: { sd: 0.06, unit: 'share', label: 'whoever ties' },
-  tie: { sd: 0.07, unit: 'share', label: 'the tie' },
-  knot: { sd: 0.08, unit: 'share', label: 'the knot' },
+const usualSds = {
+  client: 20,
+  hand: 10,
+  stylist: 0.06,
+  tie: 0.07,
+  knot: 0.08,
   /** Length of tie above the button’s level while it hangs open around this client’s raised collar. */
-  open: { sd: 25, unit: 'mm', label: 'the loop hung open' },
+  open: 25,
   /** How much longer these hands leave the loop when they cross it. */
-  crossed: { sd: 20, unit: 'mm', label: 'the loop crossed' },
+  crossed: 20,
   /** Top width and height as shares of what the formulas say, and the lean: each by the tie and by the knot. */
-  topTie: { sd: 0.06, unit: 'share', label: 'the tie’s top width' },
-  topKnot: { sd: 0.12, unit: 'share', label: 'the knot’s top width' },
-  heightTie: { sd: 0.06, unit: 'share', label: 'the tie’s height' },
-  heightKnot: { sd: 0.12, unit: 'share', label: 'the knot’s height' },
-  leanTie: { sd: 2, unit: 'degrees', label: 'the tie’s lean' },
-  leanKnot: { sd: 5, unit: 'degrees', label: 'the knot’s lean' },
-} as const satisfies Record<string, EffectKind>;
+  topTie: 0.06,
+  topKnot: 0.12,
+  heightTie: 0.06,
+  heightKnot: 0.12,
+  leanTie: 2,
+  leanKnot: 5,
+} as const satisfies Record<string, number>;
 
-export type EffectCode = keyof typeof effectKinds;
-export const effectCodes = Object.keys(effectKinds) as EffectCode[];
+export type EffectCode = keyof typeof usualSds;
 
 /** How far each kind of effect may be off before any record; a client’s also once a tape was used, and what one tying adds. */
 export type Priors = Readonly<Record<EffectCode, number>> & {
@@ -41,7 +33,7 @@ export type Priors = Readonly<Record<EffectCode, number>> & {
 };
 
 export const usualPriors: Priors = {
-  ...(Object.fromEntries(effectCodes.map((code) => [code, effectKinds[code].sd])) as Record<EffectCode, number>),
+  ...usualSds,
   clientMeasured: 6,
   tying: 10,
 };

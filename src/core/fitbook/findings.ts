@@ -1,5 +1,5 @@
 /** What can be done at once about something that was found. */
-export type RemedyKind = 'start' | 'knot' | 'finish' | 'lay' | 'piece';
+export type RemedyKind = 'knot' | 'finish' | 'lay' | 'piece';
 
 /** Something an inspection finds wrong, why it comes about, and what helps. */
 export interface Finding {

@@ -1,6 +1,7 @@
-import { codeOf, type EffectCode, type EffectName } from './effects.ts';
+import { codeOf, type EffectCode } from './effects.ts';
 import type { FitBook } from './learn.ts';
-import type { RecordedTying } from './tying.ts';
+import type { LearntEffect } from './posterior.ts';
+import { missOf, type RecordedTying } from './tying.ts';
 
 /** Of a recorded tying, all that the studio looks back on. */
 export interface LookedBack extends Pick<RecordedTying, 'id' | 'source' | 'clientId' | 'tieId' | 'knot' | 'personId' | 'figures'> {
@@ -8,14 +9,6 @@ export interface LookedBack extends Pick<RecordedTying, 'id' | 'source' | 'clien
   readonly doneOn: string;
   readonly tipOffMm: number | null;
   readonly tries: number;
-}
-
-/** One effect as it is told: its amount with how sure, and of how many tyings. */
-export interface ToldEffect {
-  readonly name: EffectName;
-  readonly mean: number;
-  readonly sd: number;
-  readonly records: number;
 }
 
 /** First tries of one month. */
@@ -44,10 +37,9 @@ export interface Overview {
   /** Whether the bands told the truth: how many of the tips ended within the 90% band they were given. */
   readonly bands: { readonly told: number; readonly held: number };
   /** Effects that are surely not nothing, the surest first. */
-  readonly surest: Readonly<Partial<Record<EffectCode, readonly ToldEffect[]>>>;
+  readonly surest: Readonly<Partial<Record<EffectCode, readonly LearntEffect[]>>>;
   /** Tyings set aside as blunders. */
   readonly blunders: readonly { readonly id: string; readonly missedMm: number }[];
-  readonly spreads: FitBook['priors'];
 }
 
 /** How many standard deviations around the plan hold nine tips in ten. */
@@ -58,9 +50,7 @@ const mostTold = 12;
 
 /** What a studio’s tyings come to. `ids` names the tying of each record that was learnt from, in their order. */
 export function overviewOf(book: FitBook, ids: readonly string[], tyings: readonly LookedBack[]): Overview {
-  const judged = tyings.filter(
-    ({ source, tipOffMm, figures }) => source === 'fitting' && tipOffMm !== null && figures.aimOffMm !== undefined,
-  );
+  const judged = tyings.filter((tying) => tying.source === 'fitting' && missOf(tying) !== undefined);
   const planned = judged.filter(({ figures }) => figures.plannedSdMm !== undefined && figures.plannedOffMm !== undefined);
   const every = book.every();
   return {
@@ -90,17 +80,7 @@ export function overviewOf(book: FitBook, ids: readonly string[], tyings: readon
       ]),
     ),
     blunders: book.blunders.map(({ at, missedMm }) => ({ id: ids[at] ?? '', missedMm })),
-    spreads: book.priors,
   };
-}
-
-function offOf({ tipOffMm, figures }: LookedBack): number {
-  return (tipOffMm ?? 0) - (figures.aimOffMm ?? 0);
-}
-
-function isWithin(tying: LookedBack): boolean {
-  const off = offOf(tying);
-  return tying.tries === 1 && off <= (tying.figures.belowMm ?? 0) && off >= -(tying.figures.aboveMm ?? 0);
 }
 
 function grouped(tyings: readonly LookedBack[], keyOf: (tying: LookedBack) => string | null): Group[] {
@@ -116,8 +96,8 @@ function grouped(tyings: readonly LookedBack[], keyOf: (tying: LookedBack) => st
     .map(([id, of]) => ({
       id,
       tyings: of.length,
-      within: of.filter(isWithin).length,
-      offMm: Math.sqrt(of.reduce((sum, tying) => sum + offOf(tying) ** 2, 0) / of.length),
+      within: of.filter((tying) => tying.tries === 1 && missOf(tying)?.within).length,
+      offMm: Math.sqrt(of.reduce((sum, tying) => sum + (missOf(tying)?.offMm ?? 0) ** 2, 0) / of.length),
     }))
     .toSorted((a, b) => b.tyings - a.tyings || a.id.localeCompare(b.id));
 }

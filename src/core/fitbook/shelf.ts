@@ -40,6 +40,9 @@ export function learntBook({ records, ids, lookedBack }: Records): LearntBook {
   };
 }
 
+/** Every two ties vary together, so a wardrobe is told of as many as are tied most; what is known of all grows with their square. */
+const mostTies = 120;
+
 type Found = { readonly mean: number; readonly records: number } | undefined;
 
 function hereOf(
@@ -48,15 +51,20 @@ function hereOf(
   knots: readonly EffectName[],
   find: (name: EffectName) => Found,
 ): Omit<LearntHere, 'stylist'> {
+  const timesTied = (tie: string) => find(effectName('tie', tie))?.records ?? 0;
+  const tied = ties
+    .filter((tie) => timesTied(tie) > 0)
+    .toSorted((a, b) => timesTied(b) - timesTied(a))
+    .slice(0, mostTies);
   const effect = client && clientEffectNow(client.id, client.drop);
   const wanted = [
     ...(client && effect ? [effect, effectName('open', client.id)] : []),
     ...hands.flatMap((hand) => (['hand', 'stylist', 'crossed'] as const).map((code) => effectName(code, hand))),
-    ...ties.map((tie) => effectName('tie', tie)),
+    ...tied.map((tie) => effectName('tie', tie)),
     ...knots,
   ];
   const shapes = [
-    ...ties.flatMap((tie) => (['topTie', 'heightTie', 'leanTie'] as const).map((code) => effectName(code, tie))),
+    ...tied.flatMap((tie) => (['topTie', 'heightTie', 'leanTie'] as const).map((code) => effectName(code, tie))),
     ...knots.flatMap((name) => {
       const moves = name.slice('knot/'.length);
       return (['topKnot', 'heightKnot', 'leanKnot'] as const).map((code) => effectName(code, moves));

@@ -45,6 +45,9 @@ export interface Teaching {
   readonly settles: number;
 }
 
+/** More ties than these are not weighed against each other: those that are worn most. */
+const mostWeighed = 40;
+
 /** How well one such minute tells the share, with a knot of usual take-up. */
 const usualTakeUpMm = 220;
 
@@ -53,7 +56,8 @@ const usualTakeUpMm = 220;
  * tie as often as it is worn. By what one more normal observation does to the variances of all others.
  */
 export function teachesMost(known: Known, stylist: string, ties: readonly WornTie[], knots: readonly string[]): Teaching | undefined {
-  const pairs = ties.flatMap(({ id, wearings }) =>
+  const worn = ties.toSorted((a, b) => b.wearings - a.wearings).slice(0, mostWeighed);
+  const pairs = worn.flatMap(({ id, wearings }) =>
     knots.map((knot) => ({ tie: id, knot, weight: wearings + 1, mix: shareMix(stylist, id, knot) })),
   );
   const noise = (usualPriors.tying / usualTakeUpMm) ** 2;

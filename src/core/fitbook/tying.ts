@@ -1,3 +1,4 @@
+import type { Tolerance } from '../plan/landing.ts';
 import type { End } from '../start/reading.ts';
 import type { TiedOnCode } from '../start/tiedOn.ts';
 import { usualGain } from '../tying/start.ts';
@@ -98,6 +99,19 @@ export function errorOf({
   const setLowerMm = setMm === null || figures.setMm === undefined ? 0 : setMm - figures.setMm;
   // A tail that was set lower lifts the tip by more than itself; a blade that was, lowers it.
   return tipOffMm - (figures.reckonedOffMm + (end === 'tail' ? -usualGain : 1) * setLowerMm);
+}
+
+/** Whether a tip that ended so much lower than aimed at is right. */
+export function isWithin(offMm: number, { aboveMm, belowMm }: Tolerance): boolean {
+  return offMm <= belowMm && offMm >= -aboveMm;
+}
+
+/** How far from the aim of its day a tip ended, lower is positive, and whether that was right; `undefined` where it was never seen. */
+export function missOf({ tipOffMm, figures }: Pick<RecordedTying, 'tipOffMm' | 'figures'>): { offMm: number; within: boolean } | undefined {
+  const { aimOffMm, aboveMm = 0, belowMm = 0 } = figures;
+  if (tipOffMm === null || aimOffMm === undefined) return undefined;
+  const offMm = tipOffMm - aimOffMm;
+  return { offMm, within: isWithin(offMm, { aboveMm, belowMm }) };
 }
 
 /** A client’s collar button to belt as it is known now. */

@@ -1,9 +1,9 @@
 import { sayDay } from '../../contract/days.ts';
 import type { FittingResult, FittingSummary, FittingsBy } from '../../contract/fitting.ts';
-import { findings } from '../../core/fitbook/findings.ts';
 import type { Frame } from '../../core/index.ts';
 import { formatLength, type LengthUnit, roughly } from '../../core/units/length.ts';
 import { viewLabels } from '../../drawing/geometry/view.ts';
+import { cameOut } from '../records/cameOut.ts';
 import { Link } from '../ui/Button.tsx';
 import { Moves } from '../ui/Moves.tsx';
 import { Swatch } from '../ui/Swatch.tsx';
@@ -98,22 +98,14 @@ export function FittingsTable({ fittings, units, view, timeZone, order, onOrder 
 }
 
 function CameOut({ result, units }: { readonly result: FittingResult; readonly units: LengthUnit }) {
-  const { tipOffMm, tries, figures, findings: found, counts } = result;
-  const off = (tipOffMm ?? 0) - (figures.aimOffMm ?? 0);
-  const within = off <= (figures.belowMm ?? 0) && off >= -(figures.aboveMm ?? 0);
+  const { tip, within, rest } = cameOut(result, units);
   return (
     <>
-      {tipOffMm !== null && (
-        <span className={within ? 'text-follows' : 'text-outside'}>
-          {Math.round(off) === 0 ? 'as aimed' : `${formatLength(Math.abs(off), units)} ${off > 0 ? 'below' : 'above'} the aim`}
-          {within ? '' : ', outside'}
-        </span>
-      )}
-      <span className="block text-note text-soft">
-        {[tries > 1 ? `attempt ${tries}` : '', ...found.map((code) => findings[code].label), counts ? '' : 'not learnt from']
-          .filter(Boolean)
-          .join('; ')}
+      <span className={within ? 'text-follows' : 'text-outside'}>
+        {tip}
+        {within ? '' : ', outside'}
       </span>
+      <span className="block text-note text-soft">{rest}</span>
     </>
   );
 }

@@ -4,7 +4,8 @@ import { sayMonth } from '../../contract/days.ts';
 import type { ToldBook } from '../../contract/fitBook.ts';
 import type { Given } from '../../contract/given.ts';
 import type { EffectCode } from '../../core/fitbook/effects.ts';
-import type { Group, ToldEffect } from '../../core/fitbook/overview.ts';
+import type { Group } from '../../core/fitbook/overview.ts';
+import type { LearntEffect } from '../../core/fitbook/posterior.ts';
 import { parseKnot } from '../../core/index.ts';
 import { knotTitle } from '../../core/knot/code.ts';
 import { formatLength, type LengthUnit } from '../../core/units/length.ts';
@@ -174,7 +175,7 @@ function Effects({ book, units }: { readonly book: ToldBook; readonly units: Len
   );
 }
 
-function amount(code: EffectCode, { mean, sd }: ToldEffect, units: LengthUnit): string {
+function amount(code: EffectCode, { mean, sd }: LearntEffect, units: LengthUnit): string {
   if (code === 'client' || code === 'hand')
     return `${formatLength(Math.abs(mean), units)} (±${formatLength(sd, units)}) ${mean > 0 ? 'lower' : 'higher'}`;
   const percent = (share: number) => `${Math.round(100 * Math.abs(share))}%`;

@@ -3,12 +3,12 @@ import { type ReactNode, useState } from 'react';
 import { sayDay } from '../../contract/days.ts';
 import type { FittingSummary } from '../../contract/fitting.ts';
 import type { ClientRecord } from '../../contract/records/records.ts';
-import { findings } from '../../core/fitbook/findings.ts';
 import { knownOfClient } from '../../core/fitbook/says.ts';
 import { formatLength, type LengthUnit, roughly } from '../../core/units/length.ts';
 import { Link } from '../ui/Button.tsx';
 import { Swatch } from '../ui/Swatch.tsx';
 import { fittingsQuery, wardrobeQuery } from '../wire/queries.ts';
+import { cameOut } from './cameOut.ts';
 
 interface ClientLifeProps {
   readonly client: ClientRecord;
@@ -85,19 +85,6 @@ export function ClientLife({ client, units, timeZone, children }: ClientLifeProp
 function CameOut({ fitting, units }: { readonly fitting: FittingSummary; readonly units: LengthUnit }) {
   const { result } = fitting;
   if (!result) return <Link href={`/fittings/${fitting.id}?stage=check`}>Not checked yet</Link>;
-  const off = (result.tipOffMm ?? 0) - (result.figures.aimOffMm ?? 0);
-  return (
-    <span className="text-soft">
-      {[
-        result.tipOffMm === null
-          ? ''
-          : Math.round(off) === 0
-            ? 'as aimed'
-            : `${formatLength(Math.abs(off), units)} ${off > 0 ? 'below' : 'above'} the aim`,
-        ...result.findings.map((code) => findings[code].label),
-      ]
-        .filter(Boolean)
-        .join('; ')}
-    </span>
-  );
+  const { tip, rest } = cameOut(result, units);
+  return <span className="text-soft">{[tip, rest].filter(Boolean).join('; ')}</span>;
 }

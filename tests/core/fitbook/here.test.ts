@@ -162,3 +162,25 @@ test('every finding is looked for in exactly one place', () => {
   const looked = Object.values(looks).flatMap(({ findings: each }): readonly string[] => each);
   assert.deepEqual(looked.toSorted(), Object.keys(findings).toSorted());
 });
+
+test('of a wardrobe without end only the ties tied most are told, so what crosses the wire stays small', () => {
+  const many = Array.from({ length: 300 }, (_, i) => i);
+  const records = many.flatMap((i) =>
+    Array.from(
+      { length: i === 299 ? 3 : 1 },
+      (): LearnRecord => ({ stylist: 's', client: 'c', tie: `t${i}`, knot: moves, takeUpMm: 187, tipErrorMm: 5, dropMeasured: true }),
+    ),
+  );
+  const { here } = learntBook({ records, ids: [], lookedBack: [] });
+  const { known } = here({ client: null, hands: ['s'], ties: many.map((i) => `t${i}`) });
+  const ties = known.effects.filter((name) => name.startsWith('tie/'));
+  assert.ok(ties.length < 150, `${ties.length}`);
+  assert.ok(ties.includes('tie/t299'));
+  const begun = teachesMost(
+    known,
+    's',
+    many.map((i) => ({ id: `t${i}`, wearings: i })),
+    [moves],
+  );
+  assert.equal(Number(begun?.tie.slice(1)) > 250, true, 'only what is worn often is weighed');
+});

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { frontDropOf } from '../../../core/body/frontDrop.ts';
 import { leans, type VerdictCode, verdicts } from '../../../core/fitbook/findings.ts';
+import { isWithin } from '../../../core/fitbook/tying.ts';
 import { measures } from '../../../core/measures/measures.ts';
 import { correctionAfter, mostAttempts } from '../../../core/start/attempts.ts';
 import { tipIn } from '../../../core/start/reading.ts';
@@ -150,9 +151,8 @@ function range(key: keyof typeof measures.tying) {
   return { minMm, maxMm };
 }
 
-function isOutside(tipOffMm: number, { offsetMm, aboveMm, belowMm }: DrawnFitting['request']['aim']): boolean {
-  const off = tipOffMm - offsetMm;
-  return off > belowMm || off < -aboveMm;
+function isOutside(tipOffMm: number, aim: DrawnFitting['request']['aim']): boolean {
+  return !isWithin(tipOffMm - aim.offsetMm, aim);
 }
 
 function TipJudged({ drawn, offMm }: { readonly drawn: DrawnFitting; readonly offMm: number }) {

@@ -9,7 +9,6 @@ interface RemediesProps {
 
 /** Where each kind of remedy is at hand. */
 const ways: Readonly<Record<RemedyKind, { readonly stage: StageCode; readonly label: string } | null>> = {
-  start: { stage: 'set', label: 'New start' },
   knot: { stage: 'choose', label: 'Other knots' },
   finish: { stage: 'tie', label: 'Show the finish' },
   lay: { stage: 'tie', label: 'Step by step' },

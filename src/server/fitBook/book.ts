@@ -75,31 +75,47 @@ async function learnt(studioId: string, records: Records): Promise<Kept> {
     const book = learntBook(records);
     return { here: async (about) => book.here(about), overview: async () => book.overview() };
   }
-  await keeper.learn(studioId, records);
+  // A thread that dies answers nothing more: whoever waits is told, and asks a new one.
+  const { remote, waiting } = keeper;
+  const alive = <T>(answer: Promise<T>): Promise<T> =>
+    new Promise((resolve, reject) => {
+      waiting.add(reject);
+      answer.then(resolve, reject).finally(() => waiting.delete(reject));
+    });
+  await alive(remote.learn(studioId, records));
   const there = <T>(value: T | undefined): T => {
     if (value === undefined) throw new Error('The thread has lost the book.');
     return value;
   };
   return {
-    here: async (about) => there(await keeper.here(studioId, about)),
-    overview: async () => there(await keeper.overview(studioId)),
+    here: async (about) => there(await alive(remote.here(studioId, about))),
+    overview: async () => there(await alive(remote.overview(studioId))),
   };
 }
 
-let kept: Remote<BookKeeper> | undefined;
+interface Keeper {
+  readonly remote: Remote<BookKeeper>;
+  /** Whoever waits for an answer, to be told if the thread ends. */
+  readonly waiting: Set<(reason: Error) => void>;
+}
 
-function keeperOf(): Remote<BookKeeper> | undefined {
+let kept: Keeper | undefined;
+
+function keeperOf(): Keeper | undefined {
   const file = join(process.cwd(), 'dist', 'server', 'book.mjs');
   if (!process.env['ROPEWALK_BOOK_THREAD'] || !existsSync(file)) return undefined;
   if (!kept) {
     const worker = new Worker(file);
     worker.unref();
+    const waiting: Keeper['waiting'] = new Set();
     worker.once('exit', () => {
       kept = undefined;
       shelves.clear();
+      for (const tell of waiting) tell(new Error('The thread that learns has ended.'));
     });
+    worker.on('error', (error) => log.error(error, 'The thread that learns has failed.'));
     whenClosing(() => worker.terminate().then(() => undefined));
-    kept = wrap<BookKeeper>(nodeEndpoint(worker as never));
+    kept = { remote: wrap<BookKeeper>(nodeEndpoint(worker as never)), waiting };
   }
   return kept;
 }

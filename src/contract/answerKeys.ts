@@ -5,6 +5,8 @@ import type { Kind } from './records/records.ts';
 export interface ListWanted {
   readonly find?: string;
   readonly clientId?: string | null;
+  /** Only what is of this tie. */
+  readonly tieId?: string;
   /** Only what this client can wear. */
   readonly wearableBy?: string;
   readonly archived?: boolean;
@@ -12,6 +14,10 @@ export interface ListWanted {
   /** A field the list is ordered by, instead of by name; the largest first where `down`. */
   readonly by?: string;
   readonly down?: boolean;
+  /** Of ties: only those that are ready to be worn. */
+  readonly ready?: boolean;
+  /** The day that ties are told, ordered and judged ready for, `YYYY-MM-DD`; today where nothing is said. */
+  readonly on?: string;
 }
 
 /** Under which keys answers are kept on a page, whether it asked for them or they were given along. */
@@ -21,6 +27,7 @@ export const answerKeys = {
   wardrobe: (clientId?: string | null) => ['wardrobe', clientId ?? null],
   list: (kind: Kind, wanted: ListWanted) => [kind, 'list', wanted],
   record: (kind: Kind, id: string) => [kind, 'one', id],
+  tieLife: (id: string) => ['ties', 'life', id],
   practice: () => ['practice'],
   allFittings: () => ['fittings'],
   fittings: (wanted: FittingsWanted = {}) => ['fittings', 'list', wanted],

@@ -1,5 +1,5 @@
 import { TZDate, tz } from '@date-fns/tz';
-import { format, parseISO } from 'date-fns';
+import { format, isValid, parseISO } from 'date-fns';
 
 /** Whether a text names a time zone, as `Europe/London`. */
 export function isTimeZone(zone: string): boolean {
@@ -9,6 +9,11 @@ export function isTimeZone(zone: string): boolean {
   } catch {
     return false;
   }
+}
+
+/** Whether a text is a day there is, written as `YYYY-MM-DD`. */
+export function isDay(text: string): boolean {
+  return /^\d{4}-\d{2}-\d{2}$/.test(text) && !text.startsWith('0000') && isValid(parseISO(text));
 }
 
 /** The day that an instant (ISO 8601, or now) falls on in a zone, as `YYYY-MM-DD`. */
@@ -24,4 +29,9 @@ export function sayMonth(month: string): string {
 /** A day as people write it, from `YYYY-MM-DD` or, in the studio's zone, from an instant: `4 May 2026`. */
 export function sayDay(day: string, zone: string): string {
   return day.length === 10 ? format(parseISO(day), 'd MMMM yyyy') : format(parseISO(day, { in: tz(zone) }), 'd MMMM yyyy');
+}
+
+/** A day where there is little room, from `YYYY-MM-DD`: `4 May 2026`, its month cut to three letters. */
+export function sayDayShortly(day: string): string {
+  return format(parseISO(day), 'd MMM yyyy');
 }

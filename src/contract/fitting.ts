@@ -85,6 +85,8 @@ export interface FittingsWanted {
   readonly find?: string;
   /** Only of this client. */
   readonly client?: string;
+  /** Only in this tie. */
+  readonly tie?: string;
   readonly only?: FittingsOnly;
   readonly by?: FittingsBy;
   readonly down?: boolean;

@@ -9,7 +9,7 @@ import { invalid, notFound } from './http/problem.ts';
 export async function listFittings(
   sql: Queryable,
   studioId: string,
-  { find = '', client, only = 'all', by = 'day', down = by === 'day' || by === 'off', from = 0 }: FittingsWanted = {},
+  { find = '', client, tie, only = 'all', by = 'day', down = by === 'day' || by === 'off', from = 0 }: FittingsWanted = {},
 ): Promise<Page<FittingSummary>> {
   const words = find.toLowerCase().split(/\s+/).filter(Boolean);
   const patterns = words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`);
@@ -28,12 +28,15 @@ export async function listFittings(
     knot: sql`lower(answer->>'title')`,
     off: sql`abs(${off})`,
   }[by];
+  const of = (column: string, id: string | undefined) =>
+    id === undefined ? sql`` : sql`and ${sql(`fittings.${column}`)} = ${isUuid(id) ? id : null}`;
   const rows = await sql<(KeptRow & { total: number; result: FittingResult | null })[]>`
     select ${fittingColumns(sql)}, count(*) over ()::int as total,
       case when tyings.id is null then null else json_build_object('tipOffMm', tip_off_mm, 'tries', tries, 'findings', findings,
         'counts', counts, 'figures', figures) end as result
     from fittings left join tyings on tyings.studio_id = fittings.studio_id and tyings.id = fittings.id and not tyings.archived
-    where fittings.studio_id = ${studioId} ${client === undefined ? sql`` : sql`and fittings.client_id = ${isUuid(client) ? client : null}`} ${patterns.length > 0 ? sql`and ${said} like all (${patterns})` : sql``} ${which}
+    where fittings.studio_id = ${studioId} ${of('client_id', client)} ${of('tie_id', tie)}
+      ${patterns.length > 0 ? sql`and ${said} like all (${patterns})` : sql``} ${which}
     order by ${order} ${down ? sql`desc` : sql`asc`} nulls last, fittings.created_at desc, fittings.id
     limit ${pageSize} offset ${from}`;
   return { rows: rows.map(({ total: _, result, ...row }) => summaryOf(fittingOf(row), result)), total: rows[0]?.total ?? 0 };

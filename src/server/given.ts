@@ -9,10 +9,12 @@ import { toldBook } from './fitBook/told.ts';
 import { findFitting, listFittings } from './fittings.ts';
 import type { Asked } from './http/endpoint.ts';
 import { Problem } from './http/problem.ts';
-import { orderOf } from './http/recordQuery.ts';
+import { dayOf, orderOf } from './http/recordQuery.ts';
+import { listShown } from './lists.ts';
 import { practice } from './practice.ts';
-import { listRecords, recordsById } from './records.ts';
+import { recordsById } from './records.ts';
 import { whoAsks } from './studios.ts';
+import { tieLife } from './tieLife.ts';
 import { wardrobe } from './wardrobe.ts';
 
 type Answers = Given['answers'];
@@ -50,8 +52,8 @@ function afterPatience(given: Given): Promise<Given> {
   });
 }
 
-export async function list({ sql, studio }: Asking, kind: Kind, wanted: ListWanted): Promise<Answers> {
-  return [[answerKeys.list(kind, wanted), await listRecords(sql, studio.id, kind, wanted)]];
+export async function list(asking: Asking, kind: Kind, wanted: ListWanted): Promise<Answers> {
+  return [[answerKeys.list(kind, wanted), await listShown(asking, kind, wanted)]];
 }
 
 /** More pieces than this are not sent along with a page: it asks for them once it stands. */
@@ -97,8 +99,14 @@ export async function record(asking: Asking, kind: Kind, id: string): Promise<An
           (['outfits', 'shirts', 'jackets', 'ties', 'squares'] as const).map((piece) => list(asking, piece, { clientId: id })),
         )
       : [];
-  const life = kind === 'clients' ? await fittings(asking, { client: id }) : [];
+  const life = kind === 'clients' ? await fittings(asking, { client: id }) : kind === 'ties' ? await lifeOfTie(asking, id) : [];
   return [[answerKeys.record(kind, id), found], ...theirs.flat(), ...life];
+}
+
+/** What became of a tie: where it stands, and the fittings it was worn at. */
+async function lifeOfTie(asking: Asking, id: string): Promise<Answers> {
+  const [life, worn] = await Promise.all([tieLife(asking, id), fittings(asking, { tie: id })]);
+  return [[answerKeys.tieLife(id), life], ...worn];
 }
 
 /** What an address asks of a list. */
@@ -109,5 +117,6 @@ export function listAsked(query: URLSearchParams): ListWanted {
     archived: query.has('archived'),
     ...(Number.isInteger(from) && from > 0 && from < 10_000_000 ? { from } : {}),
     ...orderOf(query),
+    ...dayOf(query),
   };
 }

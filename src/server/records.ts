@@ -2,6 +2,7 @@ import type { ListWanted } from '../contract/answerKeys.ts';
 import { fieldsOf } from '../contract/records/kinds/index.ts';
 import { kindWords } from '../contract/records/kindWords.ts';
 import { type ClientRecord, type Kind, type Page, pageSize, type RecordOf, type TakenMeasure } from '../contract/records/records.ts';
+import { careOrder, isReadyOn } from './care.ts';
 import { brokenConstraint, inTransaction, isUuid, type Queryable } from './database.ts';
 import { changedMeanwhile, invalid, notFound } from './http/problem.ts';
 
@@ -14,12 +15,12 @@ export interface Wanted extends ListWanted {
 /** Records of one kind by name, a page at a time. */
 export async function listRecords<K extends Kind>(sql: Queryable, studioId: string, kind: K, wanted: Wanted): Promise<Page<RecordOf[K]>> {
   const matching = where(sql, studioId, kind, wanted);
-  const order = orderBy(sql, kind, wanted);
+  const order = orderBy(sql, studioId, kind, wanted);
   // All that match are gone through once, by their names only; the rest is read for one page of them.
   const rows = await sql<(RecordOf[K] & { total: number })[]>`
     select ${columns(sql, kind)}, total
     from (
-      select id as found_id, count(*) over ()::int as total from ${table(sql, kind)} where ${matching}
+      select id as found_id, count(*) over ()::int as total from ${table(sql, kind)} as record where ${matching}
       order by ${order} limit ${wanted.most ?? pageSize} offset ${wanted.from ?? 0}
     ) as found join ${table(sql, kind)} as record on record.studio_id = ${studioId} and record.id = found_id
     order by ${order}`;
@@ -28,18 +29,24 @@ export async function listRecords<K extends Kind>(sql: Queryable, studioId: stri
 }
 
 /** What a list can be ordered by: what stands in one column, and says more or less, or one of a few. */
-const ordering: ReadonlySet<string> = new Set(['length', 'choice', 'text', 'flag']);
+const ordering: ReadonlySet<string> = new Set(['length', 'choice', 'text', 'flag', 'day']);
 
-function orderBy(sql: Queryable, kind: Kind, { by, down = false }: Wanted) {
+function orderBy(sql: Queryable, studioId: string, kind: Kind, { by, down = false, on = '' }: Wanted) {
   const byName = sql`lower(${sql(nameColumn(kind))}), id`;
   if (by === undefined) return byName;
+  const way = down ? sql`desc` : sql`asc`;
+  if (kind === 'ties' && isCareOrder(by)) return sql`${careOrder[by](sql, studioId, on)} ${way} nulls last, ${byName}`;
   const field = fieldsOf(kind).find(([key]) => key === by)?.[1];
   if (!field || !ordering.has(field.kind)) throw invalid([{ path: 'by', message: `${kindWords[kind].many} can’t be ordered by “${by}”.` }]);
-  return sql`${sql(by)} ${down ? sql`desc` : sql`asc`} nulls last, ${byName}`;
+  return sql`${sql(by)} ${way} nulls last, ${byName}`;
+}
+
+function isCareOrder(by: string): by is keyof typeof careOrder {
+  return Object.hasOwn(careOrder, by);
 }
 
 async function countRecords(sql: Queryable, kind: Kind, matching: ReturnType<typeof where>): Promise<number> {
-  const [count] = await sql<{ total: number }[]>`select count(*)::int as total from ${table(sql, kind)} where ${matching}`;
+  const [count] = await sql<{ total: number }[]>`select count(*)::int as total from ${table(sql, kind)} as record where ${matching}`;
   return count?.total ?? 0;
 }
 
@@ -130,13 +137,21 @@ function columns(sql: Queryable, kind: Kind) {
     from client_measures where studio_id = record.studio_id and client_id = record.id) as measures`;
 }
 
-function where(sql: Queryable, studioId: string, kind: Kind, { find = '', clientId, wearableBy, archived = false }: Wanted) {
+function where(
+  sql: Queryable,
+  studioId: string,
+  kind: Kind,
+  { find = '', clientId, tieId, wearableBy, archived = false, ready, on = '' }: Wanted,
+) {
   const words = find.toLowerCase().split(/\s+/).filter(Boolean);
   const patterns = words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`);
-  const hasOwner = fieldsOf(kind).some(([key]) => key === 'clientId');
+  const has = (name: string) => fieldsOf(kind).some(([key]) => key === name);
+  const [hasOwner, hasTie] = [has('clientId'), has('tieId')];
   const own = (id: string) => (isUuid(id) ? id : null);
   return sql`studio_id = ${studioId} and archived = ${archived}
     ${patterns.length > 0 ? sql`and search like all (${patterns})` : sql``}
+    ${kind === 'ties' && ready ? sql`and ${isReadyOn(sql, studioId, on)}` : sql``}
+    ${hasTie && tieId !== undefined ? sql`and tie_id = ${own(tieId)}` : sql``}
     ${hasOwner && clientId === null ? sql`and client_id is null` : sql``}
     ${hasOwner && typeof clientId === 'string' ? sql`and client_id = ${own(clientId)}` : sql``}
     ${hasOwner && wearableBy !== undefined ? sql`and (client_id is null or client_id = ${own(wearableBy)})` : sql``}`;

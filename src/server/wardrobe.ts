@@ -5,7 +5,8 @@ import type { Queryable } from './database.ts';
 import { learntHere } from './fitBook/book.ts';
 import { uncheckedFitting } from './fittings.ts';
 import type { Asked } from './http/endpoint.ts';
-import { findRecord, listRecords } from './records.ts';
+import { listShown } from './lists.ts';
+import { findRecord } from './records.ts';
 
 /** As many pieces as one client is ever dressed from. */
 const mostPieces = 10_000;
@@ -14,12 +15,11 @@ const mostPieces = 10_000;
  * All that one client can be dressed from. Without an id, the client fitted last; `null` for
  * a studio that keeps none yet.
  */
-export async function wardrobe({ sql, studio, person }: Pick<Asked, 'sql' | 'studio' | 'person'>, clientId?: string): Promise<Wardrobe> {
+export async function wardrobe(asked: Pick<Asked, 'sql' | 'studio' | 'person'>, clientId?: string): Promise<Wardrobe> {
+  const { sql, studio, person } = asked;
   const client = clientId ? await findRecord(sql, studio.id, 'clients', clientId) : await clientAtHand(sql, studio.id);
   const worn = <K extends Kind>(kind: K) =>
-    listRecords(sql, studio.id, kind, { ...(client ? { wearableBy: client.id } : { clientId: null }), most: mostPieces }).then(
-      ({ rows }) => rows,
-    );
+    listShown(asked, kind, { ...(client ? { wearableBy: client.id } : { clientId: null }), most: mostPieces }).then(({ rows }) => rows);
   const [outfits, shirts, jackets, ties, squares, regulations] = await Promise.all([
     client ? worn('outfits') : [],
     worn('shirts'),

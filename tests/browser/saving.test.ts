@@ -111,6 +111,7 @@ test('a studio that keeps nothing yet still has a fitting, and an empty list say
   const { page, driver, app } = screen;
   await app.sql.begin(async (sql) => {
     for (const table of [
+      'cares',
       'rehearsals',
       'learners',
       'fittings',

@@ -19,7 +19,7 @@ const upload = (name: string, content: string | Uint8Array) => screen.page.impor
 test('the rack shows each tie with its owner and where it is', async () => {
   const { page } = screen;
   await to('/wardrobe');
-  await shows(/Pilot blue, brass buoy[\s\S]*lent to Edrin Mallowfrost/);
+  await shows(/Pilot blue, brass buoy[\s\S]*lent since 20 Nov 2026, with Edrin Mallowfrost/);
   await (await page.one('//label[normalize-space()="pocket squares"]')).click();
   await shows(/Plain white linen/);
   await (await page.one('//label[contains(., "the studio’s")]')).click();
@@ -37,6 +37,36 @@ test('the list is ordered by a measure when its heading is pressed, and the othe
   await (await heading()).click();
   await page.waitFor(async () => (await first()) !== shortest, 'not the other way round');
   await page.waitFor(async () => /Long slate grenadine/.test(await first()), 'the longest tie comes first');
+});
+
+test('a tie is lent from its page, is not among those that are ready, comes back, and what was noted by mistake is undone', async () => {
+  const { page, driver } = screen;
+  const tie = await kept('ties', 'heather');
+  await to(`/ties/${tie.id}`);
+  await shows(/Ready\. Never worn yet/);
+  await shows(/Give it 2 days’ rest/);
+  await (await page.button('Lend')).click();
+  const form = await page.one('//form[@aria-label="Lend"]');
+  await (await form.findElement(By.css('input:not([type=date])'))).sendKeys('For the regatta.', Key.ENTER);
+  await shows(/Lent since[\s\S]*Noted: lent since/);
+  await shows(/Worn, lent, repaired[\s\S]*Lent, still[\s\S]*For the regatta/);
+  await to('/wardrobe');
+  await shows(/16 ties[\s\S]*Heather tweed/);
+  await (await page.one('//label[normalize-space()="ready to wear"]')).click();
+  await page.waitFor(async () => !/Heather tweed/.test(await page.body()), 'a lent tie is ready');
+  await shows(/\b\d+ ties/);
+  await to(`/ties/${tie.id}`);
+  await (await page.button('Back today')).click();
+  await shows(/Ready\.[\s\S]*Noted: lent, until/);
+  await (await page.button('Undo')).click();
+  await shows(/Lent since/);
+  await (await page.button('Back today')).click();
+  await shows(/Ready\./);
+  await (await page.button('Keep looped')).click();
+  await shows(/What it costs: the nap is pressed flat/);
+  const looped = await page.one('//form[@aria-label="Keep looped"]');
+  await (await looped.findElement(By.css('input[type=date]'))).sendKeys(Key.ESCAPE);
+  await page.waitFor(async () => (await driver.findElements(By.css('form[aria-label="Keep looped"]'))).length === 0, 'Escape left it open');
 });
 
 test('a width along the tie is added, drawn by its edge, and changes what the knots take up', async () => {

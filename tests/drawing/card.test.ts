@@ -28,7 +28,7 @@ function cardOf(word: string, format: CardFormat): string {
     aim: 'The blade tip should end 36–44 cm below the collar button (2 times in 3).',
     moves: formatKnot(knot),
     steps: lines,
-    lines: cardNotes(knot, steps),
+    lines: cardNotes(knot, steps, 'woven-silk'),
     caution: cardCaution,
   };
   return renderToStaticMarkup(createElement(TyingCard, { format, said }));

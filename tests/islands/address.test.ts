@@ -3,6 +3,7 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { ClientRecord, Wardrobe } from '../../src/contract/records/records.ts';
+import { unworn } from '../../src/core/care/standing.ts';
 import { nothingLearnt } from '../../src/core/fitbook/here.ts';
 import { addressOf, clientAsked, readAddress } from '../../src/islands/atHand/address.ts';
 import { besideOf } from '../../src/islands/atHand/beside.ts';
@@ -20,7 +21,14 @@ const client: ClientRecord = {
 };
 const shirt = { ...kinds.shirts.fresh, ...kept, id: '22222222-2222-4222-8222-222222222222', clientId: client.id, label: 'White' };
 const jacket = { ...kinds.jackets.fresh, ...kept, id: '33333333-3333-4333-8333-333333333333', clientId: client.id, label: 'Navy' };
-const tie = { ...kinds.ties.fresh, ...kept, id: '44444444-4444-4444-8444-444444444444', label: 'Red', colours: ['#8c2230'] };
+const tie = {
+  ...kinds.ties.fresh,
+  ...kept,
+  id: '44444444-4444-4444-8444-444444444444',
+  label: 'Red',
+  colours: ['#8c2230'],
+  care: unworn('2026-10-01'),
+};
 const slim = { ...tie, id: '55555555-5555-4555-8555-555555555555', label: 'Slim', bladeMm: 60, neckMm: 26, tailMm: 35 };
 const wardrobe: Wardrobe = {
   studio,

@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { ClientRecord, Wardrobe } from '../../src/contract/records/records.ts';
+import { unworn } from '../../src/core/care/standing.ts';
 import { nothingLearnt } from '../../src/core/fitbook/here.ts';
 import { completeRequest } from '../../src/core/index.ts';
 import { planKnot } from '../../src/core/plan/plan.ts';
@@ -16,7 +17,7 @@ import { studio } from '../support/wardrobe.ts';
 const kept = { version: 1, archived: false, note: '' };
 const client: ClientRecord = { ...kinds.clients.fresh, ...kept, id: 'c1', name: 'Tobiah', tiedBy: 'stylist' };
 const other: ClientRecord = { ...client, id: 'c2', name: 'Edrin', tiedBy: 'client' };
-const tie = { ...kinds.ties.fresh, ...kept, id: 't1', label: 'Red', colours: ['#8c2230'] };
+const tie = { ...kinds.ties.fresh, ...kept, id: 't1', label: 'Red', colours: ['#8c2230'], care: unworn('2026-10-01') };
 const shirt = { ...kinds.shirts.fresh, ...kept, id: 's1', label: 'White' };
 const wardrobe: Wardrobe = {
   studio,

@@ -10,9 +10,10 @@ import type {
   OutfitRecord,
   ShirtRecord,
   TakenMeasure,
-  TieRecord,
+  TieAtHand,
   Wardrobe,
 } from '../../src/contract/records/records.ts';
+import { unworn } from '../../src/core/care/standing.ts';
 import { uncalibrated } from '../../src/core/fitbook/calibration.ts';
 import { nothingLearnt } from '../../src/core/fitbook/here.ts';
 import { completeRequest, plan } from '../../src/core/index.ts';
@@ -59,7 +60,7 @@ const jacket: JacketRecord = {
   colour: '#222244',
   waistcoat: true,
 };
-const own: TieRecord = {
+const own: TieAtHand = {
   ...kinds.ties.fresh,
   ...tieA,
   ...kept,
@@ -69,8 +70,9 @@ const own: TieRecord = {
   clientId: 'c1',
   label: 'Red',
   colours: ['#8c2230'],
+  care: unworn('2026-10-01'),
 };
-const house: TieRecord = { ...own, ...tieB, id: 't2', clientId: null, label: 'House', colours: ['#123456', '#ffffff'] };
+const house: TieAtHand = { ...own, ...tieB, id: 't2', clientId: null, label: 'House', colours: ['#123456', '#ffffff'] };
 const outfit: OutfitRecord = {
   ...kinds.outfits.fresh,
   ...kept,

@@ -48,6 +48,6 @@ test('a studio that was kept before records had a history keeps all it had', asy
   assert.deepEqual([...new Set(measured!.measures.map(({ takenOn }) => takenOn))], ['2026-03-01'], 'taken when the client was added');
   assert.equal(planClient(not!).frontDropMm, null);
   const [tie] = await everyRecord(sql, studio, 'ties');
-  assert.deepEqual([tie!.ends, tie!.state, tie!.version, tie!.profile, tie!.shares], ['square', 'rack', 1, [], null]);
+  assert.deepEqual([tie!.ends, tie!.version, tie!.profile, tie!.shares], ['square', 1, [], null]);
   assert.deepEqual(await migrate(database.url, migrations), []);
 });

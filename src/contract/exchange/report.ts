@@ -33,6 +33,7 @@ export const exchangeFiles = {
   'learners.csv': { format: 'csv', kind: 'learners' },
   'rehearsals.csv': { format: 'csv', kind: 'rehearsals' },
   'tyings.csv': { format: 'csv', kind: 'tyings' },
+  'cares.csv': { format: 'csv', kind: 'cares' },
   'clients.vcf': { format: 'vcard', kind: 'clients' },
   'studio.json': { format: 'json', kind: null },
 } as const;

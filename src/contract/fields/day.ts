@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { sayDay } from '../days.ts';
-import { column, plain } from '../exchange/column.ts';
+import { isDay, sayDay } from '../days.ts';
+import { column, emptyIsNull, plain } from '../exchange/column.ts';
 import { worded } from '../worded.ts';
 import type { FieldKind } from './fieldKind.ts';
 
@@ -8,12 +8,27 @@ import type { FieldKind } from './fieldKind.ts';
 export interface DayField {
   readonly kind: 'day';
   readonly label: string;
+  /** What no day at all is called, where there need not be one. */
+  readonly optional?: string;
 }
 
-export const dayPattern = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
+/** A day there is: not the 31st of February. */
+export const dayCheck = Joi.string().custom((text: string, helpers) => (isDay(text) ? text : helpers.error('any.invalid')));
 
 export const dayKind: FieldKind<DayField> = {
-  check: ({ label }) => worded(Joi.string().pattern(dayPattern).required(), { '*': `${label}: enter a day, as year-month-day.` }),
-  columns: (name, key, { label }) => [column(name, key, `${label}, as year-month-day`, plain, (cell) => cell)],
-  say: (_, value) => (dayPattern.test(String(value)) ? sayDay(String(value), 'UTC') : String(value)),
+  check: ({ label, optional }) => {
+    return worded(optional === undefined ? dayCheck.required() : dayCheck.allow(null).empty('').default(null), {
+      '*': `${label}: enter a day, as year-month-day.`,
+    });
+  },
+  columns: (name, key, { label, optional }) => [
+    column(
+      name,
+      key,
+      `${label}, as year-month-day${optional ? `; empty for ${optional}` : ''}`,
+      plain,
+      optional ? emptyIsNull : (cell) => cell,
+    ),
+  ],
+  say: (_, value) => (isDay(String(value)) ? sayDay(String(value), 'UTC') : String(value)),
 };

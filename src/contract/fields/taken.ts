@@ -8,7 +8,7 @@ import { lengthOf, type Say } from '../lengths.ts';
 import { latest } from '../records/asWorn.ts';
 import { type TakenCode, type TakenMeasure, takenCodes } from '../records/records.ts';
 import { worded } from '../worded.ts';
-import { dayPattern } from './day.ts';
+import { dayCheck } from './day.ts';
 import { type FieldKind, nothing } from './fieldKind.ts';
 
 /** Every taking of a client's measures there was, each with its day and how. */
@@ -33,7 +33,7 @@ export const takenKind: FieldKind<TakenField> = {
               // biome-ignore lint/suspicious/noThenProperty: the schema library's own word; nothing awaits this.
               .when('measure', { switch: takenCodes.map((code) => ({ is: code, then: lengthOf(measures.client[code], say).required() })) }),
             how: oneOf('How it was measured', Object.keys(takings)).required(),
-            takenOn: worded(Joi.string().pattern(dayPattern).required(), { '*': 'The day must be written as year-month-day.' }),
+            takenOn: worded(dayCheck.required(), { '*': 'The day must be written as year-month-day.' }),
           }),
         )
         .max(mostTakings)

@@ -11,6 +11,7 @@ import { kindOf } from '../fields/fieldKinds.ts';
 import { type Say, sayIn } from '../lengths.ts';
 import { worded } from '../worded.ts';
 import { fieldsOf, kinds } from './kinds/index.ts';
+import type { KindOf } from './kinds/kindOf.ts';
 import { kindCodes, kindWords } from './kindWords.ts';
 import type { Kind, RecordOf } from './records.ts';
 
@@ -35,12 +36,9 @@ export function checkRecord<K extends Kind>(kind: K, input: unknown, units: Leng
 }
 
 function heldTogether(kind: Kind, value: object, say: Say, faulty: readonly string[]): Fault[] {
-  const { part } = kinds[kind];
-  const own: Fault[] = [];
-  if ('shares' in value && 'colours' in value && Array.isArray(value.shares) && Array.isArray(value.colours)) {
-    if (value.shares.length !== value.colours.length) own.push({ path: 'shares', message: 'Each colour has one share.' });
-  }
-  if (part === undefined) return own;
+  const { part, together } = kinds[kind] as KindOf<Kind>;
+  const own = together?.(value) ?? [];
+  if (part === undefined) return [...own];
   const pieces = {
     shirt: requestDefaults.shirt,
     jacket: null,

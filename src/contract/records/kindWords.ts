@@ -14,6 +14,7 @@ export const kindWords: Readonly<Record<Kind, { readonly one: string; readonly m
   learners: { one: 'learner', many: 'learners' },
   rehearsals: { one: 'rehearsal', many: 'rehearsals' },
   tyings: { one: 'tying', many: 'tyings' },
+  cares: { one: 'care note', many: 'care notes' },
 };
 
 /** In the order in which they lean on each other. */
@@ -30,6 +31,7 @@ export const kindCodes: readonly Kind[] = [
   'learners',
   'rehearsals',
   'tyings',
+  'cares',
 ];
 
 export function isKind(text: string | undefined): text is Kind {

@@ -1,4 +1,6 @@
 import type { FrontCode, Taking } from '../../core/body/frontDrop.ts';
+import type { Dealing } from '../../core/care/dealings.ts';
+import type { TieCare } from '../../core/care/standing.ts';
 import type { CollarStyleCode } from '../../core/collar/styles.ts';
 import type { FindingCode, VerdictCode } from '../../core/fitbook/findings.ts';
 import type { LearntHere } from '../../core/fitbook/here.ts';
@@ -11,7 +13,7 @@ import type { HouseRules } from '../../core/plan/schools.ts';
 import type { learnerKinds, PracticeGoal, Run } from '../../core/practice/parts.ts';
 import type { StateCode } from '../../core/start/reading.ts';
 import type { FabricCode } from '../../core/tie/fabrics.ts';
-import type { Construction, TieState } from '../../core/tie/making.ts';
+import type { Construction } from '../../core/tie/making.ts';
 import type { PatternCode } from '../../core/tie/patterns.ts';
 import type { Tie, TieEnds, WidthAt } from '../../core/tie/tie.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
@@ -125,9 +127,11 @@ export interface TieRecord extends Worn, Tie {
   readonly ends: TieEnds;
   readonly profile: readonly WidthAt[];
   readonly motifMm: number | null;
-  readonly state: TieState;
-  /** Who has it while it is lent. */
-  readonly outWith: string | null;
+}
+
+/** A tie with how it was used up to a day, and what holds it on that day. */
+export interface TieAtHand extends TieRecord {
+  readonly care: TieCare;
 }
 
 export interface SquareRecord extends Owned {
@@ -181,7 +185,7 @@ export interface Wardrobe {
   readonly outfits: readonly OutfitRecord[];
   readonly shirts: readonly ShirtRecord[];
   readonly jackets: readonly JacketRecord[];
-  readonly ties: readonly TieRecord[];
+  readonly ties: readonly TieAtHand[];
   readonly squares: readonly SquareRecord[];
   readonly regulations: readonly RegulationRecord[];
   /** The client’s latest fitting that nobody has said the outcome of. */
@@ -243,6 +247,13 @@ export interface TyingRecord extends Kept, RecordedTying {
   readonly note: string;
 }
 
+/** What happened to a tie besides being tied at a fitting: worn, lent, repaired, kept looped, laid aside. */
+export interface CareRecord extends Kept, Dealing {
+  readonly label: string;
+  readonly tieId: string;
+  readonly note: string;
+}
+
 export interface RecordOf {
   readonly people: PersonRecord;
   readonly regulations: RegulationRecord;
@@ -256,11 +267,15 @@ export interface RecordOf {
   readonly learners: LearnerRecord;
   readonly rehearsals: RehearsalRecord;
   readonly tyings: TyingRecord;
+  readonly cares: CareRecord;
 }
 
 export type Kind = keyof RecordOf;
 /** What a person enters of a record; the rest is kept by Ropewalk itself. */
 export type Entered<K extends Kind> = Omit<RecordOf[K], 'version' | 'archived'>;
+
+/** A record as lists show it. */
+export type Listed<K extends Kind> = K extends 'ties' ? TieAtHand : RecordOf[K];
 
 /** One page of a list, and how many there are in all. */
 export interface Page<T> {

@@ -33,13 +33,28 @@ export function bookSays({ known, client, stylist, counts }: LearntHere, tie: st
     .toSorted((a, b) => Math.abs(b.lowerMm) - Math.abs(a.lowerMm));
 }
 
-/** What is known of a client’s own drop against its measures; `undefined` where nothing was learnt of it. */
-export function knownOfClient({
-  known,
-  client,
-  counts,
-}: Omit<LearntHere, 'stylist'>): { readonly meanMm: number; readonly sdMm: number; readonly tyings: number } | undefined {
-  if (!client) return undefined;
-  const { mean, variance } = reckon(known, [[client.effect, 1]]);
-  return { meanMm: mean, sdMm: Math.sqrt(variance), tyings: counts[client.effect] ?? 0 };
+/** One thing that was learnt, and of how many tyings. */
+export interface KnownOf {
+  /** In the effect’s own unit: mm, or a share of the take-up. */
+  readonly mean: number;
+  readonly sd: number;
+  readonly tyings: number;
+}
+
+type Learnt = Omit<LearntHere, 'stylist'>;
+
+/** What is known of a client’s own drop against its measures, mm; `undefined` where nothing was learnt of it. */
+export function knownOfClient(learnt: Learnt): KnownOf | undefined {
+  return learnt.client ? knownOf(learnt, learnt.client.effect) : undefined;
+}
+
+/** What is known of how much more of it a tie takes up than its measures say; `undefined` where nothing was learnt of it. */
+export function knownOfTie(learnt: Learnt, tie: string): KnownOf | undefined {
+  const effect = effectName('tie', tie);
+  return learnt.counts[effect] === undefined ? undefined : knownOf(learnt, effect);
+}
+
+function knownOf({ known, counts }: Learnt, effect: EffectName): KnownOf {
+  const { mean, variance } = reckon(known, [[effect, 1]]);
+  return { mean, sd: Math.sqrt(variance), tyings: counts[effect] ?? 0 };
 }

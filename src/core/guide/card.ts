@@ -1,4 +1,6 @@
+import { afterWear } from '../care/afterWear.ts';
 import type { Knot } from '../knot/knot.ts';
+import type { FabricCode } from '../tie/fabrics.ts';
 import type { FinishCode } from './finishing.ts';
 import { type GuideStep, saysIn } from './guide.ts';
 import { pullsOpen, whyNotDrag } from './untying.ts';
@@ -30,12 +32,12 @@ const shortFinish: Readonly<Partial<Record<FinishCode, string>>> = {
 };
 
 /** What stands below the pictures: dimple, untying and storage. */
-export function cardNotes(knot: Knot, steps: readonly GuideStep[]): string[] {
+export function cardNotes(knot: Knot, steps: readonly GuideStep[], fabric: FabricCode): string[] {
   const dimple = steps.find((step) => step.kind === 'finish' && step.finish.code === 'dimple');
   return [
     ...(dimple ? [`${dimple.title}: ${saysIn(dimple)}`] : []),
     `Untie: ${pullsOpen(knot) ?? `make the moves the other way round, last one first. ${whyNotDrag}`}`,
-    'Afterwards: roll it up from the tail or hang it, and give it a day’s rest. Never store it knotted.',
+    `Afterwards: ${afterWear(fabric)}`,
   ];
 }
 

@@ -5,6 +5,7 @@ import { dayIn } from '../../contract/days.ts';
 import type { Given } from '../../contract/given.ts';
 import { kinds } from '../../contract/records/kinds/index.ts';
 import type { TieRecord, TyingRecord, Wardrobe } from '../../contract/records/records.ts';
+import { isThere } from '../../core/care/standing.ts';
 import { effectName } from '../../core/fitbook/effects.ts';
 import { plausibleShare, seenOnStand, teachesMost } from '../../core/fitbook/stand.ts';
 import { parseKnot } from '../../core/index.ts';
@@ -57,7 +58,7 @@ function Minute({ wardrobe }: { readonly wardrobe: Wardrobe }) {
   const stylist = studio.person?.id ?? '';
   const proposal = useMemo(() => {
     const worn = ties
-      .filter(({ state, draft }) => state === 'rack' && !draft)
+      .filter((tie) => isThere(tie) && !tie.draft)
       .map(({ id }) => ({ id, wearings: learnt.counts[effectName('tie', id)] ?? 0 }));
     return teachesMost(learnt.known, stylist, worn, everyday);
   }, [ties, learnt, stylist]);

@@ -6,6 +6,7 @@ import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { type LayerPlace, shownLayers } from '../../core/tying/face.ts';
 import { formatLength } from '../../core/units/length.ts';
 import { useAsked } from '../atHand/useAtHand.ts';
+import { times } from '../ui/words.ts';
 
 /** What a knot is like, whoever wears it. */
 export function Characteristics({ knot: { plan } }: { readonly knot: MappedKnot }) {
@@ -48,11 +49,6 @@ export function Characteristics({ knot: { plan } }: { readonly knot: MappedKnot 
     });
     return `On the face: ${parts.join(', ')}.`;
   }
-}
-
-function times(count: number): string {
-  if (count === 1) return 'once';
-  return count === 2 ? 'twice' : `${count} times`;
 }
 
 function undoing({ active, selfReleasing }: KnotProperties): string {

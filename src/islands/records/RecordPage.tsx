@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Given } from '../../contract/given.ts';
 import { fieldsOf } from '../../contract/records/kinds/index.ts';
 import { titleOf } from '../../contract/records/kindWords.ts';
-import type { ClientRecord, Kind, TyingRecord } from '../../contract/records/records.ts';
+import type { ClientRecord, Kind, TieRecord, TyingRecord } from '../../contract/records/records.ts';
 import { Link } from '../ui/Button.tsx';
 import { Loading } from '../ui/Loading.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
@@ -13,6 +13,8 @@ import { ClientLife } from './ClientLife.tsx';
 import { ClientsPieces } from './ClientsPieces.tsx';
 import { entriesOf, freshEntries } from './form/entries.ts';
 import { RecordForm } from './form/RecordForm.tsx';
+import { TieLife } from './TieLife.tsx';
+import { TieStanding } from './TieStanding.tsx';
 import { TyingTrace } from './TyingTrace.tsx';
 
 interface RecordPageProps {
@@ -75,6 +77,8 @@ function KeptRecord({ kind, id }: { readonly kind: Kind; readonly id: string }) 
   return (
     <>
       {kind === 'outfits' && 'clientId' in record.data && record.data.clientId && <Whose clientId={record.data.clientId} />}
+      {kind === 'ties' && <TieStanding tie={record.data as TieRecord} studio={studio.data} />}
+      {kind === 'cares' && 'tieId' in record.data && record.data.tieId && <NoteOf tieId={record.data.tieId} />}
       {kind === 'clients' ? (
         <ClientLife client={record.data as ClientRecord} units={studio.data.units} timeZone={studio.data.timeZone}>
           {form}
@@ -82,6 +86,7 @@ function KeptRecord({ kind, id }: { readonly kind: Kind; readonly id: string }) 
       ) : (
         form
       )}
+      {kind === 'ties' && <TieLife tie={record.data as TieRecord} studio={studio.data} />}
       {kind === 'tyings' && <TyingTrace tying={record.data as TyingRecord} units={studio.data.units} timeZone={studio.data.timeZone} />}
       {kind === 'clients' && <ClientsPieces clientId={id} name={titleOf(record.data)} />}
     </>
@@ -94,6 +99,16 @@ function Whose({ clientId }: { readonly clientId: string }) {
   return (
     <p className="text-lg">
       Outfit of <Link href={`/clients/${clientId}`}>{data?.name ?? 'Loading…'}</Link>
+    </p>
+  );
+}
+
+/** A care note is of a tie: the way back to it. */
+function NoteOf({ tieId }: { readonly tieId: string }) {
+  const { data } = useQuery(recordQuery('ties', tieId));
+  return (
+    <p className="text-lg">
+      Care of <Link href={`/ties/${tieId}`}>{data?.label ?? 'Loading…'}</Link>
     </p>
   );
 }

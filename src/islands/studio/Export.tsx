@@ -15,6 +15,7 @@ const says: Readonly<Record<ExchangeFile, string>> = {
   'learners.csv': 'learners: pupils, clients and staff who learn to tie',
   'rehearsals.csv': 'rehearsals, each with the seconds of its steps',
   'tyings.csv': 'tyings: what was set, where it ended, what was learnt from it',
+  'cares.csv': 'care notes: when a tie was worn, lent, repaired, kept looped',
   'clients.vcf': 'clients as contact cards, vCard 4.0',
   'studio.json': 'the whole studio, with every measure and fitting',
 };

@@ -7,3 +7,8 @@ export function capital(words: string): string {
 export function withArticle(noun: string): string {
   return `${/^[aeiou]/i.test(noun) ? 'an' : 'a'} ${noun}`;
 }
+
+/** How often: `once`, `twice`, `5 times`. */
+export function times(count: number): string {
+  return count === 1 ? 'once' : count === 2 ? 'twice' : `${count} times`;
+}

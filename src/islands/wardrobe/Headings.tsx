@@ -15,6 +15,8 @@ interface Column {
   readonly by?: string;
   /** A length, told in the reader's unit and finest. */
   readonly length?: { readonly fineness?: Fineness };
+  /** How often something happened. */
+  readonly count?: true;
   readonly onPhone?: boolean;
 }
 
@@ -29,15 +31,16 @@ const named: Column = { label: 'Name', by: 'label', onPhone: true };
 /** The columns of each sort after its picture, and how wide they are. */
 export const columnsOf: Readonly<Record<WardrobeSort, Columns>> = {
   ties: {
-    grid: 'grid gap-x-4 grid-cols-[2.5rem_minmax(0,1fr)_7rem_8rem] sm:grid-cols-[2.5rem_minmax(0,1fr)_7rem_5.5rem_5rem_6.5rem_10rem_10rem]',
+    grid: 'grid gap-x-4 grid-cols-[2.5rem_minmax(0,1fr)_8rem] sm:grid-cols-[2.5rem_minmax(0,1fr)_6.5rem_5.5rem_5rem_6.5rem_3.5rem_12rem_8rem]',
     columns: [
       named,
       { label: 'Fabric', by: 'fabric' },
       { label: 'Length', by: 'lengthMm', length: {} },
       { label: 'Blade', by: 'bladeMm', length: {} },
       { label: 'Thickness', by: 'thicknessMm', length: { fineness: 'thickness' } },
-      { label: 'Status', by: 'state', onPhone: true },
-      owner,
+      { label: 'Worn', by: 'wearings', count: true },
+      { label: 'Status, last worn', by: 'wornOn', onPhone: true },
+      { label: 'Belongs to' },
     ],
   },
   squares: {
@@ -84,10 +87,10 @@ export function Headings({ sort, order, units, onOrder }: HeadingsProps) {
     <fieldset className={`${grid} items-end border-b border-line pt-2 text-note`}>
       <legend className="sr-only">Order by</legend>
       <span />
-      {columns.map(({ label, by, length, onPhone }) => {
+      {columns.map(({ label, by, length, count, onPhone }) => {
         const isNow = by !== undefined && (order.by ?? 'label') === by;
         const text = `${label}${length ? `, ${unitLabel(units, length.fineness)}` : ''}`;
-        const side = `${length ? 'text-right' : 'text-left'} ${onPhone ? '' : 'max-sm:hidden'}`;
+        const side = `${length || count ? 'text-right' : 'text-left'} ${onPhone ? '' : 'max-sm:hidden'}`;
         return by === undefined ? (
           <span key={label} className={`min-h-8 content-center text-soft ${side}`}>
             {text}

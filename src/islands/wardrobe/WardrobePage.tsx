@@ -2,14 +2,16 @@ import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import type { ListWanted } from '../../contract/answerKeys.ts';
+import { dayIn, isDay, sayDay, sayDayShortly } from '../../contract/days.ts';
 import type { Given } from '../../contract/given.ts';
 import { kindWords } from '../../contract/records/kindWords.ts';
-import type { RecordOf } from '../../contract/records/records.ts';
+import type { Listed, TieAtHand } from '../../contract/records/records.ts';
 import { type WardrobeSort, wardrobeSorts } from '../../contract/records/wardrobeSorts.ts';
+import { sayStanding } from '../../contract/sayStanding.ts';
+import { isThere, standingOf } from '../../core/care/standing.ts';
 import { collarStyles } from '../../core/collar/styles.ts';
 import { jacketCuts, lapelKinds } from '../../core/jacket/jackets.ts';
 import { fabrics } from '../../core/tie/fabrics.ts';
-import { tieStates } from '../../core/tie/making.ts';
 import { type Fineness, formatFigure, type LengthUnit } from '../../core/units/length.ts';
 import { FoldedSquare } from '../../drawing/wardrobe/FoldedSquare.tsx';
 import { HangingTie } from '../../drawing/wardrobe/HangingTie.tsx';
@@ -42,6 +44,10 @@ export function WardrobePage({ given, sort, asked }: WardrobePageProps) {
 }
 
 const sortChoices = wardrobeSorts.map((key) => ({ key, label: kindWords[key].many }));
+const readiness = [
+  { key: 'any', label: 'every tie' },
+  { key: 'ready', label: 'ready to wear' },
+] as const;
 const whose = [
   { key: 'all', label: 'all' },
   { key: 'studio', label: 'the studio’s' },
@@ -50,10 +56,14 @@ const whose = [
 function Wardrobe({ first, asked }: { readonly first: WardrobeSort; readonly asked: ListWanted }) {
   const [sort, setSort] = useState<WardrobeSort>(first);
   const [owner, setOwner] = useState<'all' | 'studio'>('all');
-  const { line, wanted: found, units } = useListing(sort, asked);
+  const { line, wanted: found, units, timeZone } = useListing(sort, asked);
+  const today = dayIn(timeZone);
   const { one, many } = kindWords[sort];
   const [order, setOrder] = useState<Order>(orderIn(asked));
-  const wanted = { ...found, ...order, ...(owner === 'studio' ? { clientId: null } : {}) };
+  const [ready, setReady] = useState(asked.ready ?? false);
+  const [on, setOn] = useState(asked.on);
+  const ofDay = sort === 'ties' ? { ...(ready ? { ready } : {}), ...(on === undefined ? {} : { on }) } : {};
+  const wanted = { ...found, ...order, ...(owner === 'studio' ? { clientId: null } : {}), ...ofDay };
   const turnTo = (to: WardrobeSort) => {
     setSort(to);
     // What one sort is ordered by another may not have.
@@ -73,6 +83,20 @@ function Wardrobe({ first, asked }: { readonly first: WardrobeSort; readonly ask
       </FindLine>
       <div className="flex flex-wrap justify-between gap-x-6 border-b-2 border-ink pb-1">
         <Switch label="What" value={sort} choices={sortChoices} onChange={turnTo} />
+        {sort === 'ties' && (
+          <div className="flex items-center gap-2">
+            <Switch label="Which" value={ready ? 'ready' : 'any'} choices={readiness} onChange={(key) => setReady(key === 'ready')} />
+            <label className="flex items-center gap-2">
+              on
+              <input
+                type="date"
+                className="h-9 border-b-2 border-set/40 bg-transparent px-1 text-set focus:border-set"
+                value={on ?? today}
+                onChange={({ target }) => setOn(isDay(target.value) && target.value !== today ? target.value : undefined)}
+              />
+            </label>
+          </div>
+        )}
         <Switch label="Whose" value={owner} choices={whose} onChange={setOwner} />
       </div>
       <noscript>
@@ -92,7 +116,7 @@ function Wardrobe({ first, asked }: { readonly first: WardrobeSort; readonly ask
         from={asked.from ?? 0}
         rowPx={rowPx[sort]}
         row={rows(units)[sort]}
-        whenNone={whenNone}
+        whenNone={ready && sort === 'ties' ? `No tie is ready to wear on ${sayDay(on ?? today, 'UTC')}.` : whenNone}
       />
     </>
   );
@@ -100,10 +124,10 @@ function Wardrobe({ first, asked }: { readonly first: WardrobeSort; readonly ask
 
 const rowPx: Readonly<Record<WardrobeSort, number>> = { ties: 56, squares: 56, shirts: 48, jackets: 48 };
 
-type Rows = { readonly [K in WardrobeSort]: (record: RecordOf[K]) => ReactNode };
+type Rows = { readonly [K in WardrobeSort]: (record: Listed<K>) => ReactNode };
 
 /** How one of each sort is shown, a cell a column. */
-function rows(units: LengthUnit): Record<WardrobeSort, (record: RecordOf[WardrobeSort]) => ReactNode> {
+function rows(units: LengthUnit): Record<WardrobeSort, (record: Listed<WardrobeSort>) => ReactNode> {
   const figure = (mm: number | null, fineness?: Fineness) => (
     <span className="figures text-right text-lg text-set max-sm:hidden">{mm === null ? '—' : formatFigure(mm, units, fineness)}</span>
   );
@@ -114,7 +138,7 @@ function rows(units: LengthUnit): Record<WardrobeSort, (record: RecordOf[Wardrob
         sort="ties"
         record={tie}
         picture={
-          <div className={`h-13 ${tie.state === 'rack' ? '' : 'opacity-45'}`}>
+          <div className={`h-13 ${isThere(tie) ? '' : 'opacity-45'}`}>
             <HangingTie id={`list-${tie.id}`} tie={tie} cloth={lookOf(tie, tie.colours)} />
           </div>
         }
@@ -123,15 +147,8 @@ function rows(units: LengthUnit): Record<WardrobeSort, (record: RecordOf[Wardrob
         {figure(tie.lengthMm)}
         {figure(tie.bladeMm)}
         {figure(tie.thicknessMm, 'thickness')}
-        <span className={`truncate text-note ${tie.state === 'rack' ? 'text-follows' : 'text-outside'}`}>
-          {tieStates[tie.state].label}
-          {tie.outWith && (
-            <>
-              {' to '}
-              <ClientName id={tie.outWith} />
-            </>
-          )}
-        </span>
+        <span className="figures text-right text-lg text-follows max-sm:hidden">{tie.care.wearings}</span>
+        <Status tie={tie} />
       </Row>
     ),
     squares: (square) => (
@@ -154,7 +171,25 @@ function rows(units: LengthUnit): Record<WardrobeSort, (record: RecordOf[Wardrob
       </Row>
     ),
   };
-  return each as Record<WardrobeSort, (record: RecordOf[WardrobeSort]) => ReactNode>;
+  return each as Record<WardrobeSort, (record: Listed<WardrobeSort>) => ReactNode>;
+}
+
+/** Where a tie stands on the day asked for, and when it was worn last. */
+function Status({ tie }: { readonly tie: TieAtHand }) {
+  const standing = standingOf(tie);
+  const { wornOn } = tie.care;
+  return (
+    <span className="text-note leading-tight">
+      <span className={standing.code === 'ready' ? 'text-follows' : 'text-outside'}>{sayStanding(standing, sayDayShortly)}</span>
+      {standing.clientId && (
+        <>
+          {', with '}
+          <ClientName id={standing.clientId} />
+        </>
+      )}
+      <span className="block text-soft max-sm:hidden">{wornOn === null ? 'never worn' : `worn ${sayDayShortly(wornOn)}`}</span>
+    </span>
+  );
 }
 
 interface RowProps {
@@ -176,7 +211,7 @@ function Row({ sort, record, picture, children }: RowProps) {
         {record.draft && <span className="pl-2 text-note text-soft">draft</span>}
       </span>
       {children}
-      <span className="truncate text-note">
+      <span className={`truncate text-note ${sort === 'ties' ? 'max-sm:hidden' : ''}`}>
         <Owner clientId={record.clientId} />
       </span>
     </div>

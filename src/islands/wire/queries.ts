@@ -4,7 +4,8 @@ import type { ExchangeFile, ImportReport } from '../../contract/exchange/report.
 import type { ToldBook } from '../../contract/fitBook.ts';
 import type { Fitting, FittingDraft, FittingSummary, FittingsWanted } from '../../contract/fitting.ts';
 import type { Practice } from '../../contract/practice.ts';
-import type { Kind, Page, RecordOf, StudioSeen, TyingRecord, Wardrobe } from '../../contract/records/records.ts';
+import type { Kind, Listed, Page, RecordOf, StudioSeen, TyingRecord, Wardrobe } from '../../contract/records/records.ts';
+import type { TieLife } from '../../contract/tieLife.ts';
 import type { TyingBefore } from '../../contract/tying.ts';
 import type { WalkIn } from '../../contract/walkIn.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
@@ -45,13 +46,15 @@ export function listQuery<K extends Kind>(kind: K, wanted: ListWanted) {
 /** One page of a list. */
 export function listPage<K extends Kind>(
   kind: K,
-  { find = '', clientId, wearableBy, archived = false, from = 0, by, down = false }: ListWanted,
-): Promise<Page<RecordOf[K]>> {
+  { find = '', clientId, wearableBy, archived = false, from = 0, by, down = false, ready, on }: ListWanted,
+): Promise<Page<Listed<K>>> {
   const query = new URLSearchParams({ find: find.trim(), archived: String(archived), from: String(from) });
   if (clientId !== undefined) query.set('client', clientId ?? 'studio');
   if (wearableBy !== undefined) query.set('wearableBy', wearableBy);
   if (by !== undefined) query.set('by', by);
   if (down) query.set('down', 'true');
+  if (ready) query.set('ready', 'true');
+  if (on !== undefined) query.set('on', on);
   return ask(`/api/${kind}?${query}`);
 }
 
@@ -80,6 +83,7 @@ export function fittingsQuery(wanted: FittingsWanted) {
 export function fittingsPage({
   find = '',
   client,
+  tie,
   only = 'all',
   by = 'day',
   down,
@@ -87,6 +91,7 @@ export function fittingsPage({
 }: FittingsWanted): Promise<Page<FittingSummary>> {
   const query = new URLSearchParams({ find: find.trim(), only, by, from: String(from) });
   if (client !== undefined) query.set('client', client);
+  if (tie !== undefined) query.set('tie', tie);
   if (down !== undefined) query.set('down', String(down));
   return ask(`/api/fittings?${query}`);
 }
@@ -106,6 +111,10 @@ export function tyingHistoryQuery(id: string) {
     queryKey: answerKeys.tyingHistory(id),
     queryFn: () => ask<TyingBefore[]>(`/api/tyings/${encodeURIComponent(id)}/history`),
   });
+}
+
+export function tieLifeQuery(id: string) {
+  return queryOptions({ queryKey: answerKeys.tieLife(id), queryFn: () => ask<TieLife>(`/api/ties/${encodeURIComponent(id)}/life`) });
 }
 
 export function deleteTying(id: string): Promise<{ readonly deleted: string }> {

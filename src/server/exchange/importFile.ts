@@ -1,3 +1,4 @@
+import { dayIn } from '../../contract/days.ts';
 import { type ExchangeFile, exchangeFiles, type ImportReport, type ReportLine } from '../../contract/exchange/report.ts';
 import type { StudioRecord } from '../../contract/records/records.ts';
 import { inTransaction, type Queryable } from '../database.ts';
@@ -15,7 +16,7 @@ export async function importFile(
   text: string,
   apply: boolean,
 ): Promise<ImportReport> {
-  const { proposals, faults, notes } = proposalsIn(exchangeFiles[name], text);
+  const { proposals, faults, notes } = proposalsIn(exchangeFiles[name], text, dayIn(studio.timeZone));
   return inTransaction(sql, async (transaction) => {
     const compared = await compareWithKept(transaction, studio, proposals);
     const lines: readonly ReportLine[] = compared.map(({ report }) => report);

@@ -5,6 +5,7 @@ import { brokenInWords } from '../../contract/exchange/table.ts';
 import { readVcards } from '../../contract/exchange/vcard.ts';
 import { kindCodes } from '../../contract/records/kindWords.ts';
 import type { Kind } from '../../contract/records/records.ts';
+import { caresOfOlder } from './olderFiles.ts';
 
 /** What a file proposes to keep, not yet held against what is kept; `unread` where a line could not be read. */
 export type Proposal =
@@ -18,7 +19,7 @@ export interface Proposals {
 }
 
 /** Everything a file proposes; a file that cannot be read at all is one fault. */
-export function proposalsIn(file: (typeof exchangeFiles)[keyof typeof exchangeFiles], text: string): Proposals {
+export function proposalsIn(file: (typeof exchangeFiles)[keyof typeof exchangeFiles], text: string, today: string): Proposals {
   try {
     switch (file.format) {
       case 'csv': {
@@ -36,15 +37,17 @@ export function proposalsIn(file: (typeof exchangeFiles)[keyof typeof exchangeFi
           notes: [],
         };
       case 'json':
-        return { proposals: inStudioFile(readStudioFile(text)), faults: [], notes: [] };
+        return { proposals: inStudioFile(readStudioFile(text), today), faults: [], notes: [] };
     }
   } catch (error) {
     return { proposals: [], faults: [error instanceof Error ? error.message : 'The file can’t be read.'], notes: [] };
   }
 }
 
-function inStudioFile(file: Readonly<Record<string, unknown>>): Proposal[] {
-  const list = (key: string) => (Array.isArray(file[key]) ? (file[key] as unknown[]) : []);
+function inStudioFile(file: Readonly<Record<string, unknown>>, today: string): Proposal[] {
+  const kept = (key: string) => (Array.isArray(file[key]) ? (file[key] as unknown[]) : []);
+  const older = caresOfOlder(file, kept('ties').map(valuesOf), today);
+  const list = (key: string) => (key === 'cares' && older.length > 0 ? older : kept(key));
   return [
     { of: 'studio', line: 1, values: valuesOf(file['studio']) },
     ...kindCodes.flatMap((kind) => list(kind).map((record, i): Proposal => ({ of: kind, line: i + 1, values: valuesOf(record) }))),

@@ -3,12 +3,14 @@ import { type FittingsBy, type FittingsOnly, type FittingsWanted, fittingsBy, fi
 /** What an address asks of the list of fittings; what it can’t ask is left out. */
 export function fittingsWanted(query: URLSearchParams): FittingsWanted {
   const client = query.get('client');
+  const tie = query.get('tie');
   const only = query.get('only');
   const by = query.get('by');
   const from = Number(query.get('from') ?? 0);
   return {
     find: (query.get('find') ?? '').slice(0, 200),
     ...(client !== null && { client }),
+    ...(tie !== null && { tie }),
     ...(only !== null && Object.hasOwn(fittingsOnly, only) && { only: only as FittingsOnly }),
     ...(fittingsBy.some((each) => each === by) && { by: by as FittingsBy }),
     ...(query.has('down') && { down: query.get('down') === 'true' }),

@@ -1,3 +1,4 @@
+import { isDay } from '../../contract/days.ts';
 import { isKind } from '../../contract/records/kindWords.ts';
 import type { Kind } from '../../contract/records/records.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
@@ -15,7 +16,7 @@ export function unitsOf(query: URLSearchParams): LengthUnit {
   return query.get('units') === 'in' ? 'in' : 'cm';
 }
 
-/** Reads `find`, `client` (an id, or `studio`), `wearableBy` (an id), `archived`, `from`, and `by` with `down` of a list's query. */
+/** Reads `find`, `client` (an id, or `studio`), `wearableBy` (an id), `archived`, `from`, and . */
 export function wantedOf(query: URLSearchParams): Wanted {
   const client = query.get('client');
   const wearableBy = query.get('wearableBy');
@@ -26,6 +27,7 @@ export function wantedOf(query: URLSearchParams): Wanted {
     archived: query.get('archived') === 'true',
     from: Number(from),
     ...orderOf(query),
+    ...dayOf(query),
     ...(wearableBy === null ? {} : { wearableBy }),
     ...(client === null ? {} : { clientId: client === 'studio' ? null : client }),
   };
@@ -35,4 +37,11 @@ export function wantedOf(query: URLSearchParams): Wanted {
 export function orderOf(query: URLSearchParams): Pick<Wanted, 'by' | 'down'> {
   const by = query.get('by');
   return by === null || by === '' ? {} : { by, down: query.get('down') === 'true' };
+}
+
+/** The day a list of ties is asked for, and whether only those that are ready. */
+export function dayOf(query: URLSearchParams): Pick<Wanted, 'ready' | 'on'> {
+  const on = query.get('on') ?? '';
+  if (on !== '' && !isDay(on)) throw invalid([{ path: 'on', message: `“${on}” is not a day: write it as year-month-day.` }]);
+  return { ...(on === '' ? {} : { on }), ...(query.get('ready') === 'true' ? { ready: true } : {}) };
 }

@@ -182,7 +182,7 @@ test('a card has a picture for every move and its tuck, says it in short and in 
     ['Lay it on', 'Ri', 'Co', 'Li', 'Ro', 'Ci', 'Lo', 'Ri', 'Co', 'Tuck', 'Slide it up'],
   );
   assert.ok(lines.every(({ short, whole }) => short.length > 0 && short.length < whole.length));
-  assert.match(cardNotes(windsor, steps).join(' '), /Dimple: .*Untie: .*pulls open.*day’s rest/);
+  assert.match(cardNotes(windsor, steps, 'woven-silk').join(' '), /Dimple: .*Untie: .*pulls open.*day’s rest/);
   assert.match(cardCaution, /one finger’s room.*child.*breakaway/);
 });
 

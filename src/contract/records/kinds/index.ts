@@ -1,5 +1,6 @@
 import type { Field } from '../../fields/field.ts';
 import type { Kind } from '../records.ts';
+import { cares } from './cares.ts';
 import { clients } from './clients.ts';
 import { jackets } from './jackets.ts';
 import type { KindOf } from './kindOf.ts';
@@ -28,6 +29,7 @@ export const kinds: { readonly [K in Kind]: KindOf<K> } = {
   learners,
   rehearsals,
   tyings,
+  cares,
 };
 
 /** The fields of a kind as a plain list. */

@@ -1,3 +1,4 @@
+import type { Fault } from '../../../core/measures/faults.ts';
 import type { Field, Fields } from '../../fields/field.ts';
 import type { Entered, Kind, RecordOf } from '../records.ts';
 
@@ -8,6 +9,8 @@ export interface KindOf<K extends Kind> {
   readonly fresh: Omit<Entered<K>, 'id'>;
   /** Part of a plan's question that its measures are: they are checked against each other as they are in a plan. */
   readonly part?: 'shirt' | 'jacket' | 'tie';
+  /** What can’t be true together of what was entered, as far as it could be read. */
+  readonly together?: (entered: Partial<Entered<K>>) => readonly Fault[];
 }
 
 export const longestLine = 120;
@@ -23,3 +26,15 @@ export function line(label: string): Field {
 }
 
 export const blades = { right: { label: 'right' }, left: { label: 'left' } } as const;
+
+/** Each colour has its share, where they were judged. */
+export function aShareEach({
+  colours,
+  shares,
+}: {
+  readonly colours?: readonly string[];
+  readonly shares?: readonly number[] | null;
+}): Fault[] {
+  const fits = !Array.isArray(shares) || !Array.isArray(colours) || shares.length === colours.length;
+  return fits ? [] : [{ path: 'shares', message: 'Each colour has one share.' }];
+}

@@ -1,5 +1,5 @@
 import { fabrics } from '../../../core/tie/fabrics.ts';
-import { type KindOf, nameField, noteField, ownerField } from './kindOf.ts';
+import { aShareEach, type KindOf, nameField, noteField, ownerField } from './kindOf.ts';
 
 export const squares: KindOf<'squares'> = {
   fields: {
@@ -11,5 +11,6 @@ export const squares: KindOf<'squares'> = {
     tieId: { kind: 'reference', label: 'Sold in a set with', to: 'ties', optional: 'no tie' },
     note: noteField,
   },
+  together: aShareEach,
   fresh: { label: '', clientId: null, note: '', fabric: 'linen', colours: [], shares: null, tieId: null },
 };

@@ -1,11 +1,11 @@
 import { measures } from '../../../core/measures/measures.ts';
 import { fabrics } from '../../../core/tie/fabrics.ts';
-import { constructions, tieStates } from '../../../core/tie/making.ts';
+import { constructions } from '../../../core/tie/making.ts';
 import { patterns } from '../../../core/tie/patterns.ts';
 import { supposeTie, tieEnds } from '../../../core/tie/tie.ts';
 import { usualTie } from '../../../core/usual.ts';
 import type { Field } from '../../fields/field.ts';
-import { draftField, type KindOf, nameField, noteField, ownerField } from './kindOf.ts';
+import { aShareEach, draftField, type KindOf, nameField, noteField, ownerField } from './kindOf.ts';
 
 type TieLength = keyof typeof measures.tie;
 
@@ -22,8 +22,6 @@ export const ties: KindOf<'ties'> = {
     label: nameField,
     clientId: ownerField,
     draft: draftField,
-    state: { kind: 'choice', label: 'Status', choices: tieStates },
-    outWith: { kind: 'reference', label: 'Lent to', to: 'clients', optional: 'nobody' },
     ...lengths,
     profile: { kind: 'profile', label: 'Widths along it' },
     fabric: { kind: 'choice', label: 'Fabric', choices: fabrics },
@@ -35,6 +33,7 @@ export const ties: KindOf<'ties'> = {
     shares: { kind: 'shares', label: 'Shares' },
     note: noteField,
   },
+  together: aShareEach,
   fresh: {
     ...usual,
     label: '',
@@ -47,7 +46,5 @@ export const ties: KindOf<'ties'> = {
     motifMm: null,
     colours: [],
     shares: null,
-    state: 'rack',
-    outWith: null,
   },
 };

@@ -1,3 +1,6 @@
+import { sayDayShortly } from '../../../contract/days.ts';
+import { sayStanding } from '../../../contract/sayStanding.ts';
+import { standingOf } from '../../../core/care/standing.ts';
 import { chanceInWords } from '../../../core/plan/chance.ts';
 import { dressing } from '../../../core/plan/habits.ts';
 import { setIn } from '../../../core/start/reading.ts';
@@ -40,6 +43,7 @@ export function TiesGiven({ knot }: TiesGivenProps) {
       <ul aria-label="Ties, best first" className="min-h-0 grow overflow-y-auto">
         {listed.map((each) => {
           const { tie } = each;
+          const standing = standingOf(tie);
           return (
             <li
               key={each.id}
@@ -56,6 +60,9 @@ export function TiesGiven({ knot }: TiesGivenProps) {
                 <Swatch colours={tie.colours} />
                 {tie.label}
                 {tie.draft && <span className="text-note font-normal text-soft">draft</span>}
+                {standing.code !== 'ready' && (
+                  <span className="text-note font-normal text-soft">{sayStanding(standing, sayDayShortly)}</span>
+                )}
               </button>
               {each.knots.map((plan) => (
                 <button

@@ -1,20 +1,21 @@
 import { useDeferredValue, useMemo } from 'react';
-import type { TieRecord } from '../../../contract/records/records.ts';
+import type { TieAtHand } from '../../../contract/records/records.ts';
+import { isThere } from '../../../core/care/standing.ts';
 import type { PlanQuestion } from '../../../core/index.ts';
 import { type TieWithKnots, tiesForKnot, tiesWithTheirKnots } from '../../../core/wardrobe/tiesWithKnots.ts';
 import { withLessons } from '../../atHand/lessons.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 
-export type ListedTie = TieWithKnots & { readonly tie: TieRecord };
+export type ListedTie = TieWithKnots & { readonly tie: TieAtHand };
 
 /** The ties that can be worn just now, best first: each with the knot that is given, or with those it does best. */
 export function useTiesGiven(knot?: string): readonly ListedTie[] {
   const { untaught, wardrobe, values, learnt } = useAsked();
-  const ties = useMemo(() => wardrobe.ties.filter(({ state }) => state === 'rack'), [wardrobe.ties]);
+  const ties = useMemo(() => wardrobe.ties.filter(isThere), [wardrobe.ties]);
   const { attempts } = values;
   const standing = useDeferredValue(useMemo(() => ({ untaught, attempts, learnt }), [untaught, attempts, learnt]));
   return useMemo(() => {
-    const best = ({ tie: _, ...outfit }: PlanQuestion, hanging: readonly TieRecord[]) =>
+    const best = ({ tie: _, ...outfit }: PlanQuestion, hanging: readonly TieAtHand[]) =>
       knot === undefined ? tiesWithTheirKnots(outfit, hanging) : tiesForKnot(outfit, hanging, knot);
     const byId = new Map(ties.map((tie) => [tie.id, tie]));
     // Of some ties more was learnt than of others.

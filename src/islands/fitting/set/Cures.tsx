@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { isThere } from '../../../core/care/standing.ts';
 import type { KnotPlan } from '../../../core/index.ts';
 import { chanceInWords } from '../../../core/plan/chance.ts';
 import { type Change, curesFor } from '../../../core/start/cures.ts';
@@ -12,10 +13,7 @@ import { Button } from '../../ui/Button.tsx';
 /** Of a knot that won't work: by how much, and what would make up for it, the smallest change first, each one press away. */
 export function Cures({ knot }: { readonly knot: KnotPlan }) {
   const { question, untaught, values, wardrobe, store, state, units, learnt } = useAsked();
-  const ties = useMemo(
-    () => wardrobe.ties.filter(({ id, state }) => state === 'rack' && id !== values.tie.id),
-    [wardrobe.ties, values.tie.id],
-  );
+  const ties = useMemo(() => wardrobe.ties.filter((tie) => tie.id !== values.tie.id && isThere(tie)), [wardrobe.ties, values.tie.id]);
   const aimIsFixed = values.outfit?.prescribed === true;
   const { attempts } = values;
   const cures = useMemo(() => {

@@ -8,6 +8,7 @@ import type { GuideStep } from '../../../core/guide/guide.ts';
 import { frameFrom, type Seat, seats } from '../../../core/guide/seat.ts';
 import { formatKnot, type Knot } from '../../../core/index.ts';
 import { swapsSides } from '../../../core/knot/frame.ts';
+import type { FabricCode } from '../../../core/tie/fabrics.ts';
 import { type CardFormat, cardFormats } from '../../../drawing/card/formats.ts';
 import { TyingCard } from '../../../drawing/card/TyingCard.tsx';
 import { sayFrame } from '../../../drawing/geometry/view.ts';
@@ -18,6 +19,7 @@ import { Switch } from '../../ui/Switch.tsx';
 
 interface TakeHomeProps {
   readonly knot: Knot;
+  readonly fabric: FabricCode;
   readonly title: string;
   readonly who: string;
   readonly start: string;
@@ -34,7 +36,7 @@ interface TakeHomeProps {
 const formats = (Object.keys(cardFormats) as CardFormat[]).map((key) => ({ key, label: cardFormats[key].label }));
 
 /** The card that goes home with the client: every step in a picture, and what to do around them. */
-export function TakeHome({ knot, title, who, start, aim, steps, seat, blade, ofStep, sequences }: TakeHomeProps) {
+export function TakeHome({ knot, fabric, title, who, start, aim, steps, seat, blade, ofStep, sequences }: TakeHomeProps) {
   const [format, setFormat] = useState<CardFormat>('a5');
   const lines = useMemo(() => cardLines(steps), [steps]);
   const frames = useFrames(lines, sequences);
@@ -50,7 +52,7 @@ export function TakeHome({ knot, title, who, start, aim, steps, seat, blade, ofS
         aim,
         moves: `${formatKnot(knot, frame)}  (${sayFrame(frame)})`,
         steps: lines.map(({ mark, whole, short }, i) => ({ mark, whole, short, href: pictures[i] })),
-        lines: cardNotes(knot, steps),
+        lines: cardNotes(knot, steps, fabric),
         caution: cardCaution,
       }}
     />

@@ -133,7 +133,7 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
         }}
       />
     ),
-    untie: () => <Untying {...{ knot, seat, blade }} onShow={tying.go} />,
+    untie: () => <Untying {...{ knot, seat, blade, plan, request }} onShow={tying.go} />,
     practice: () => (
       <Practice
         moves={plan.moves}
@@ -151,6 +151,7 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
     card: () => (
       <TakeHome
         {...{ knot, blade, start }}
+        fabric={request.tie.fabric}
         title={titleOf(plan)}
         who={`${values.client.label} · ${values.tie.label}`}
         aim={`The blade tip should end ${tipSpan(plan.tip, units)} below the collar button (2 times in 3).`}

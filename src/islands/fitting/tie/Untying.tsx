@@ -1,17 +1,23 @@
+import { afterWear, loopedInWords } from '../../../core/care/afterWear.ts';
+import { fabricCare } from '../../../core/care/fabricCare.ts';
+import { loopedRoom } from '../../../core/care/looped.ts';
 import type { Seat } from '../../../core/guide/seat.ts';
 import { pullsOpen, untyingOf, whyNotDrag } from '../../../core/guide/untying.ts';
-import type { Knot } from '../../../core/index.ts';
+import type { Knot, KnotPlan, PlanRequest } from '../../../core/index.ts';
+import { formatLength, roughly } from '../../../core/units/length.ts';
 
 interface UntyingProps {
   readonly knot: Knot;
   readonly seat: Seat;
   readonly blade: 'left' | 'right';
+  readonly plan: KnotPlan;
+  readonly request: PlanRequest;
   /** Shows the tie after so many moves. */
   readonly onShow: (done: number) => void;
 }
 
 /** The knot untied without harm to the tie. */
-export function Untying({ knot, seat, blade, onShow }: UntyingProps) {
+export function Untying({ knot, seat, blade, plan, request, onShow }: UntyingProps) {
   const gentle = pullsOpen(knot);
   return (
     <div className="min-h-0 space-y-2 overflow-y-auto py-2">
@@ -31,7 +37,14 @@ export function Untying({ knot, seat, blade, onShow }: UntyingProps) {
           </li>
         ))}
       </ol>
-      <p className="text-soft">Roll it up from the tail, or hang it, and give it a day’s rest. Never store it knotted.</p>
+      <section aria-label="After wear" className="border-t border-line pt-1">
+        <p className="text-lg">{afterWear(request.tie.fabric)}</p>
+        <p className="text-soft">{fabricCare[request.tie.fabric].care}</p>
+        <p className="pt-1 text-soft">
+          Some keep it looped.{' '}
+          {loopedInWords(request.tie.fabric, loopedRoom(plan, request), (mm) => formatLength(roughly(mm, request.units), request.units))}
+        </p>
+      </section>
     </div>
   );
 }

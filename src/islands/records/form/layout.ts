@@ -21,6 +21,7 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
     { title: 'How it ended', keys: ['tipOffMm', 'tailEndMm', 'topMm', 'heightMm', 'lean'], column: 2 },
     { title: 'What was found', keys: ['findings', 'clientVerdict', 'stylistVerdict', 'counts', 'note', 'figures'], column: 2 },
   ],
+  cares: [{ title: 'Care note', keys: ['label', 'tieId', 'what', 'clientId', 'fromOn', 'untilOn', 'note'] }],
   people: [
     { title: 'Person', keys: ['name', 'note'] },
     {
@@ -67,7 +68,7 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
     { title: 'Fabric', keys: ['colour'] },
   ],
   ties: [
-    { title: 'Tie', keys: ['label', 'clientId', 'draft', 'state', 'outWith', 'note'] },
+    { title: 'Tie', keys: ['label', 'clientId', 'draft', 'note'] },
     { title: 'Measures', keys: ['lengthMm', 'bladeMm', 'thicknessMm', 'neckMm', 'neckAtMm', 'tailMm', 'keeperMm', 'profile'] },
     { title: 'Fabric', keys: ['fabric', 'pattern', 'motifMm', 'colours', 'construction', 'ends'] },
   ],

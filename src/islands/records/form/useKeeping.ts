@@ -26,7 +26,9 @@ export function useKeeping<K extends Kind>(kind: K, units: LengthUnit, onKept: (
     onSuccess: async (kept) => {
       setTheirs(undefined);
       onKept(kept);
-      await Promise.all([queries.invalidateQueries({ queryKey: [kind] }), queries.invalidateQueries({ queryKey: ['wardrobe'] })]);
+      // Where a tie stands follows from what is noted of it.
+      const touched = kind === 'cares' ? [[kind], ['ties'], ['wardrobe']] : [[kind], ['wardrobe']];
+      await Promise.all(touched.map((queryKey) => queries.invalidateQueries({ queryKey })));
     },
     onError: (error) => {
       if (error instanceof Refusal && error.code === changedInBetween) setTheirs(error.current as RecordOf[K]);

@@ -3,7 +3,7 @@ import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { type ReactNode, useLayoutEffect, useRef, useState } from 'react';
 import type { ListWanted } from '../../../contract/answerKeys.ts';
 import { kindWords } from '../../../contract/records/kindWords.ts';
-import { type Kind, type Page, pageSize, type RecordOf } from '../../../contract/records/records.ts';
+import { type Kind, type Listed, type Page, pageSize } from '../../../contract/records/records.ts';
 import { Link } from '../../ui/Button.tsx';
 import { Loading } from '../../ui/Loading.tsx';
 import { OutageNotice } from '../../ui/OutageNotice.tsx';
@@ -17,7 +17,7 @@ interface RecordListProps<K extends Kind> {
   readonly from: number;
   /** Height of a row, px. */
   readonly rowPx: number;
-  readonly row: (record: RecordOf[K]) => ReactNode;
+  readonly row: (record: Listed<K>) => ReactNode;
   /** What is said where nothing is kept at all. */
   readonly whenNone: ReactNode;
 }
@@ -45,16 +45,16 @@ export function RecordList<K extends Kind>(props: RecordListProps<K>) {
         </div>
       )}
       {alive ? (
-        <RowsInSight {...props} first={first.data as Page<RecordOf[K]>} />
+        <RowsInSight {...props} first={first.data as Page<Listed<K>>} />
       ) : (
-        <PlainRows {...props} page={first.data as Page<RecordOf[K]>} />
+        <PlainRows {...props} page={first.data as Page<Listed<K>>} />
       )}
     </div>
   );
 }
 
 /** One page of the list as it stands, with the ways to the next. */
-function PlainRows<K extends Kind>({ wanted, from, rowPx, row, page }: RecordListProps<K> & { readonly page: Page<RecordOf[K]> }) {
+function PlainRows<K extends Kind>({ wanted, from, rowPx, row, page }: RecordListProps<K> & { readonly page: Page<Listed<K>> }) {
   const to = (at: number) =>
     `?${new URLSearchParams({ ...(wanted.find && { find: wanted.find }), ...(wanted.archived && { archived: 'on' }), from: String(at) })}`;
   return (
@@ -76,7 +76,7 @@ function PlainRows<K extends Kind>({ wanted, from, rowPx, row, page }: RecordLis
   );
 }
 
-function RowsInSight<K extends Kind>({ kind, wanted, rowPx, row, first }: RecordListProps<K> & { readonly first: Page<RecordOf[K]> }) {
+function RowsInSight<K extends Kind>({ kind, wanted, rowPx, row, first }: RecordListProps<K> & { readonly first: Page<Listed<K>> }) {
   const list = useRef<HTMLUListElement>(null);
   const [offset, setOffset] = useState(0);
   const rows = useWindowVirtualizer({ count: first.total, estimateSize: () => rowPx, overscan: 6, scrollMargin: offset });
@@ -85,10 +85,10 @@ function RowsInSight<K extends Kind>({ kind, wanted, rowPx, row, first }: Record
   const further = useQueries({ queries: pages.map((page) => listQuery(kind, { ...wanted, from: page * pageSize })) });
   useLayoutEffect(() => setOffset(list.current?.offsetTop ?? 0), []);
 
-  const at = (index: number): RecordOf[K] | undefined => {
+  const at = (index: number): Listed<K> | undefined => {
     const page = Math.floor(index / pageSize);
     const source = page === 0 ? first : further[pages.indexOf(page)]?.data;
-    return source?.rows[index % pageSize] as RecordOf[K] | undefined;
+    return source?.rows[index % pageSize] as Listed<K> | undefined;
   };
   return (
     <ul ref={list} className="relative" style={{ height: rows.getTotalSize() }}>

@@ -2,11 +2,12 @@ import { checkRecord } from '../../../contract/records/checkRecord.ts';
 import { json, studioEndpoint } from '../../../server/http/endpoint.ts';
 import { invalid } from '../../../server/http/problem.ts';
 import { kindOf, unitsOf, wantedOf } from '../../../server/http/recordQuery.ts';
-import { addRecord, listRecords } from '../../../server/records.ts';
+import { listShown } from '../../../server/lists.ts';
+import { addRecord } from '../../../server/records.ts';
 
 /** A page of records of a kind: `find`, `client`, `archived`, `from`. */
 export const GET = studioEndpoint(({ params, url, sql, studio }) =>
-  listRecords(sql, studio.id, kindOf(params['kind'], url), wantedOf(url.searchParams)),
+  listShown({ sql, studio }, kindOf(params['kind'], url), wantedOf(url.searchParams)),
 );
 
 /** Adds a record; the same id sent again is the same record. */

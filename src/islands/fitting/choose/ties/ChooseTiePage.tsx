@@ -1,5 +1,6 @@
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import type { Given } from '../../../../contract/given.ts';
+import { isThere } from '../../../../core/care/standing.ts';
 import { formatLength } from '../../../../core/units/length.ts';
 import { AtHandProvider } from '../../../atHand/AtHandProvider.tsx';
 import { outfitAtHand } from '../../../atHand/question.ts';
@@ -33,7 +34,7 @@ function Ranked() {
   const { question, colours, attempts } = worn;
   const outfit = useMemo(() => outfitAtHand({ question, colours, attempts }, units, learnt), [question, colours, attempts, units, learnt]);
   const [which, setWhich] = useState<'ready' | 'all'>('ready');
-  const ties = useMemo(() => wardrobe.ties.filter(({ state }) => which === 'all' || state === 'rack'), [wardrobe.ties, which]);
+  const ties = useMemo(() => wardrobe.ties.filter((tie) => which === 'all' || isThere(tie)), [wardrobe.ties, which]);
   const ranking = useTieRanking(outfit, ties);
   const [chosenId, setChosenId] = useState<string>();
   const byId = useMemo(() => new Map(ties.map((tie) => [tie.id, tie])), [ties]);

@@ -1,14 +1,16 @@
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, memo, useRef } from 'react';
-import type { TieRecord } from '../../../../contract/records/records.ts';
-import { tieStates } from '../../../../core/tie/making.ts';
+import { sayDayShortly } from '../../../../contract/days.ts';
+import type { TieAtHand } from '../../../../contract/records/records.ts';
+import { sayStanding } from '../../../../contract/sayStanding.ts';
+import { standingOf } from '../../../../core/care/standing.ts';
 import type { RankedTie } from '../../../../core/wardrobe/rankTies.ts';
 import { TieOnLapel } from '../../../../drawing/wardrobe/TieOnLapel.tsx';
 import { lookOf } from '../../../seen/dressed.ts';
 
 interface LaidTiesProps {
   readonly ranked: readonly RankedTie[];
-  readonly ties: ReadonlyMap<string, TieRecord>;
+  readonly ties: ReadonlyMap<string, TieAtHand>;
   /** `undefined` without a jacket. */
   readonly lapelMm: number | undefined;
   readonly chosenId: string | undefined;
@@ -55,6 +57,7 @@ export const LaidTies = memo(function LaidTies({ ranked, ties, lapelMm, chosenId
           const tie = ranking && ties.get(ranking.id);
           if (!tie || !ranking) return null;
           const isChosen = tie.id === chosenId;
+          const standing = standingOf(tie);
           return (
             // biome-ignore lint/a11y/useKeyWithClickEvents: the list takes the keys for all of its options.
             <div
@@ -79,7 +82,11 @@ export const LaidTies = memo(function LaidTies({ ranked, ties, lapelMm, chosenId
                   </span>
                   <span className="text-soft">
                     {' · '}
-                    {tie.state !== 'rack' ? tieStates[tie.state].label : tie.clientId === null ? 'the studio’s' : 'the client’s'}
+                    {standing.code === 'ready'
+                      ? tie.clientId === null
+                        ? 'the studio’s'
+                        : 'the client’s'
+                      : sayStanding(standing, sayDayShortly)}
                   </span>
                 </p>
               </div>

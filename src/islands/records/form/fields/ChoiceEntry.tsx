@@ -1,7 +1,7 @@
 import type { ChoiceField } from '../../../../contract/fields/choice.ts';
+import { fabricCare } from '../../../../core/care/fabricCare.ts';
 import { collarStyles } from '../../../../core/collar/styles.ts';
 import { formatKnot, parseKnot } from '../../../../core/index.ts';
-import { fabricCare } from '../../../../core/tie/fabricCare.ts';
 import { type FabricCode, fabrics, fabricTraits, traitWord } from '../../../../core/tie/fabrics.ts';
 import { SelectField } from '../../../ui/SelectField.tsx';
 import { useFrame } from '../useFrame.ts';
@@ -44,7 +44,9 @@ function AboutFabric({ code, tied }: { readonly code: FabricCode; readonly tied:
         </div>
       ))}
       <dt className="text-soft">Care</dt>
-      <dd>{fabricCare[code]}</dd>
+      <dd>
+        {fabricCare[code].store} {fabricCare[code].care}
+      </dd>
     </dl>
   );
 }

@@ -99,8 +99,14 @@ export async function record(asking: Asking, kind: Kind, id: string): Promise<An
           (['outfits', 'shirts', 'jackets', 'ties', 'squares'] as const).map((piece) => list(asking, piece, { clientId: id })),
         )
       : [];
-  const life = kind === 'clients' ? await fittings(asking, { client: id }) : kind === 'ties' ? await lifeOfTie(asking, id) : [];
+  const life = kind === 'clients' ? await lifeOfClient(asking, id) : kind === 'ties' ? await lifeOfTie(asking, id) : [];
   return [[answerKeys.record(kind, id), found], ...theirs.flat(), ...life];
+}
+
+/** How a client was dressed, and what they rehearsed. */
+async function lifeOfClient(asking: Asking, id: string): Promise<Answers> {
+  const [dressed, rehearsed] = await Promise.all([fittings(asking, { client: id }), practice(asking.sql, asking.studio.id, id)]);
+  return [...dressed, [answerKeys.practice(id), rehearsed]];
 }
 
 /** What became of a tie: where it stands, and the fittings it was worn at. */

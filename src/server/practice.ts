@@ -2,10 +2,10 @@ import type { Practice } from '../contract/practice.ts';
 import type { Queryable } from './database.ts';
 import { everyRecord } from './records.ts';
 
-/** Everyone who learns in the studio and was not archived, with what they rehearsed. */
-export async function practice(sql: Queryable, studioId: string): Promise<Practice> {
+/** Everyone who learns in the studio and was not archived, or only the one client, with what they rehearsed. */
+export async function practice(sql: Queryable, studioId: string, clientId?: string): Promise<Practice> {
   const [learners, rehearsals] = await Promise.all([everyRecord(sql, studioId, 'learners'), everyRecord(sql, studioId, 'rehearsals')]);
-  const there = learners.filter(({ archived }) => !archived);
+  const there = learners.filter((learner) => !learner.archived && (clientId === undefined || learner.clientId === clientId));
   const ids = new Set(there.map(({ id }) => id));
   return {
     learners: there,

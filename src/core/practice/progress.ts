@@ -1,3 +1,4 @@
+import { daysAfter } from '../units/days.ts';
 import { type PracticePart, practicePartCodes, type Run } from './parts.ts';
 
 /** So many clean runs in a row are a part learnt. */
@@ -105,13 +106,6 @@ function frequent(words: readonly string[]): string[] {
   const counts = new Map<string, number>();
   for (const word of words) counts.set(word, (counts.get(word) ?? 0) + 1);
   return [...counts].toSorted((a, b) => b[1] - a[1] || a[0].localeCompare(b[0])).map(([word]) => word);
-}
-
-/** A day so many days later; both as year-month-day. */
-function daysAfter(day: string, days: number): string {
-  const at = new Date(`${day}T00:00:00Z`);
-  at.setUTCDate(at.getUTCDate() + days);
-  return at.toISOString().slice(0, 10);
 }
 
 function least(values: readonly number[]): number | null {

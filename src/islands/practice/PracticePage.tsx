@@ -35,7 +35,7 @@ export function PracticePage({ given, learner }: PracticePageProps) {
 }
 
 function Roster({ begin }: { readonly begin: string | null }) {
-  const { data, isError, error, failureCount } = useQuery(practiceQuery);
+  const { data, isError, error, failureCount } = useQuery(practiceQuery());
   const [chosen, setChosen] = useState(begin);
   const runsOf = useMemo(() => {
     const all = new Map<string, RehearsalRecord[]>();

@@ -6,6 +6,8 @@ import { formatLength, type LengthUnit, roughly } from '../../core/units/length.
 import { Link } from '../ui/Button.tsx';
 import { fittingsQuery, wardrobeQuery } from '../wire/queries.ts';
 import { FittingsOf } from './FittingsOf.tsx';
+import { KnotsTied } from './KnotsTied.tsx';
+import { MeasuresOverTime } from './MeasuresOverTime.tsx';
 
 interface ClientLifeProps {
   readonly client: ClientRecord;
@@ -43,6 +45,10 @@ export function ClientLife({ client, units, timeZone, children }: ClientLifeProp
         </p>
       )}
       <FittingsOf wanted={{ client: client.id }} find={client.name} units={own} timeZone={timeZone} />
+      <div className="grid gap-x-10 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+        <MeasuresOverTime client={client} units={own} />
+        <KnotsTied clientId={client.id} />
+      </div>
       <details
         open={edited ?? rows.length === 0}
         onToggle={(event) => {

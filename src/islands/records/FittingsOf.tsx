@@ -28,7 +28,10 @@ export function FittingsOf({ wanted, find, units, timeZone }: FittingsOfProps) {
       <h2 className="border-b-2 border-ink text-xl font-medium">Fittings</h2>
       <ul>
         {data.rows.slice(0, mostShown).map((fitting) => (
-          <li key={fitting.id} className="flex flex-wrap items-center gap-x-4 border-b border-faint py-1">
+          <li
+            key={fitting.id}
+            className="grid items-center gap-x-4 border-b border-faint py-1 sm:grid-cols-[10.5rem_minmax(0,15rem)_minmax(0,13rem)_minmax(0,1fr)]"
+          >
             <Link href={`/fittings/${fitting.id}`}>{sayDay(fitting.createdAt, timeZone)}</Link>
             {'tie' in wanted ? (
               <span>{fitting.clientName}</span>

@@ -73,7 +73,13 @@ export function addWalkIn(walkIn: WalkIn, units: LengthUnit): Promise<Wardrobe> 
   return ask(`/api/walk-ins?units=${units}`, { method: 'POST', body: walkIn });
 }
 
-export const practiceQuery = queryOptions({ queryKey: answerKeys.practice(), queryFn: () => ask<Practice>('/api/practice') });
+/** Everyone who learns, or one client only, with what they rehearsed. */
+export function practiceQuery(clientId?: string) {
+  return queryOptions({
+    queryKey: answerKeys.practice(clientId),
+    queryFn: () => ask<Practice>(`/api/practice${clientId === undefined ? '' : `?client=${encodeURIComponent(clientId)}`}`),
+  });
+}
 
 /** A page of fittings with what became of each. */
 export function fittingsQuery(wanted: FittingsWanted) {

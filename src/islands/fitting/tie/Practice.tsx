@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { answerKeys } from '../../../contract/answerKeys.ts';
 import { dayIn, sayDay } from '../../../contract/days.ts';
 import { longestLine, longestNote } from '../../../contract/records/kinds/kindOf.ts';
 import type { RehearsalRecord } from '../../../contract/records/records.ts';
@@ -34,7 +35,7 @@ const repeatChoices = [
 export function Practice({ moves, title, steps, rehearsing, onClass, onChild }: PracticeProps) {
   const { studio, units } = useAsked();
   const queries = useQueryClient();
-  const { data, failureCount } = useQuery(practiceQuery);
+  const { data, failureCount } = useQuery(practiceQuery());
   const [learnerId, setLearnerId] = useState('');
   const [clean, setClean] = useState(true);
   const [wrong, setWrong] = useState('');
@@ -44,7 +45,7 @@ export function Practice({ moves, title, steps, rehearsing, onClass, onChild }: 
     mutationFn: (run: RehearsalRecord) => keepRecord('rehearsals', run, units),
     onSuccess: (run) => {
       setKept(run.id);
-      return queries.invalidateQueries({ queryKey: practiceQuery.queryKey });
+      return queries.invalidateQueries({ queryKey: answerKeys.allPractice() });
     },
   });
   const learner = data?.learners.find(({ id }) => id === learnerId);

@@ -30,7 +30,7 @@ export function Untying({ knot, seat, blade, plan, request, onShow }: UntyingPro
             {done === null ? (
               say
             ) : (
-              <button type="button" className="cursor-pointer text-left hover:text-set" onClick={() => onShow(done)}>
+              <button type="button" className="cursor-pointer text-left align-top hover:text-set" onClick={() => onShow(done)}>
                 {say}
               </button>
             )}

@@ -7,6 +7,7 @@ import { nothingLearnt } from '../../src/core/fitbook/here.ts';
 import { completeRequest } from '../../src/core/index.ts';
 import { planKnot } from '../../src/core/plan/plan.ts';
 import { attemptOf } from '../../src/core/start/attempts.ts';
+import { questionWith } from '../../src/core/wardrobe/judgeTie.ts';
 import { addressOf, readAddress } from '../../src/islands/atHand/address.ts';
 import { isAtHand } from '../../src/islands/atHand/kept.ts';
 import { anotherTie, tieNamed, withLessons } from '../../src/islands/atHand/lessons.ts';
@@ -71,6 +72,19 @@ test('a tying moves the next start in this tie, and less in another; without one
   assert.ok(start(anotherTie) > tailMm);
   const judged = outfitAtHand(tried, 'cm', nothingLearnt);
   assert.notDeepEqual(judged?.question.calibration, outfitAtHand(fresh, 'cm', nothingLearnt)?.question.calibration);
+});
+
+test('choosing among ties, each is judged by what is known of it, and one that nothing is known of by the hand alone', () => {
+  const judged = outfitAtHand(tried, 'cm', nothingLearnt, [tie, { id: 'unseen' }]);
+  assert.ok(judged);
+  assert.deepEqual(Object.keys(judged.ofTies ?? {}), [tieNamed(fresh)]);
+  const start = (id: string) => planKnot(questionWith(judged, { ...request.tie, id }), moves).start.tailDropMm;
+  assert.equal(
+    start(tieNamed(fresh)),
+    planKnot(withLessons({ question, request }, [low], tieNamed(fresh), nothingLearnt).question, moves).start.tailDropMm,
+  );
+  assert.ok(start(tieNamed(fresh)) > start('unseen'));
+  assert.equal(outfitAtHand(fresh, 'cm', nothingLearnt, [tie])?.ofTies, undefined);
 });
 
 test('an occasion’s own aim goes before the client’s', () => {

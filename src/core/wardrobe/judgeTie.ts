@@ -1,5 +1,6 @@
 import type { ColouredCloth } from '../colour/cloth.ts';
 import type { TieOnShirt } from '../colour/compare.ts';
+import type { Calibration } from '../fitbook/calibration.ts';
 import { bladeOnLapel } from '../plan/criteria/lapel.ts';
 import type { KnotPlan, Reason } from '../plan/knotPlan.ts';
 import { plan } from '../plan/plan.ts';
@@ -11,6 +12,8 @@ import { judgeColour, judgeWithRest } from './colourCriterion.ts';
 /** A client dressed but for the tie. */
 export interface Outfit {
   readonly question: Omit<PlanQuestion, 'tie'>;
+  /** What is known of single ties beyond what is known of any, by their ids. */
+  readonly ofTies?: Readonly<Record<string, Calibration>>;
   /** `#rrggbb`; `null` where it was never entered, and colour is not judged. */
   readonly shirtColour: string | null;
   readonly jacketColour?: string | null;
@@ -18,7 +21,13 @@ export interface Outfit {
 }
 
 /** A tie in its colours; none where they were never entered. */
-export type ColouredTie = Tie & ColouredCloth;
+export type ColouredTie = Tie & ColouredCloth & { readonly id?: string };
+
+/** What is asked of the plan for an outfit in one tie, with what is known of that tie. */
+export function questionWith({ question, ofTies }: Outfit, tie: Tie & { readonly id?: string }): PlanQuestion {
+  const calibration = tie.id === undefined ? undefined : ofTies?.[tie.id];
+  return { ...question, tie, ...(calibration && { calibration }) };
+}
 
 /** What speaks for and against one tie with one outfit. */
 export interface TieJudgement {
@@ -41,13 +50,14 @@ const parts = { knot: 0.5, colour: 0.25, whole: 0.06, lapel: 0.25 } as const;
 
 /** Judges a tie for an outfit by every knot asked for and by its colours. Pure. */
 export function judgeTie(outfit: Outfit, tie: ColouredTie): TieJudgement {
-  const { knots } = plan({ ...outfit.question, tie });
+  const question = questionWith(outfit, tie);
+  const { knots } = plan(question);
   const [best] = knots;
   if (!best) throw new Error('No knots were asked for');
   const colour = judgeColour(tie, outfit.shirtColour);
   const whole = judgeWithRest(tie, outfit);
   const landing = knots.filter(({ feasible }) => feasible).length;
-  const { jacket, rules } = completeRequest({ ...outfit.question, tie });
+  const { jacket, rules } = completeRequest(question);
   const lapel = jacket ? bladeOnLapel(tie.bladeMm, jacket.lapelMm, rules.lapelRule) : undefined;
   return {
     score: best.feasible ? scoreOf({ knot: best.score, colour: colour?.score, whole: whole?.score, lapel }) : 0,

@@ -1,7 +1,7 @@
 import type { KnotPlan } from '../plan/knotPlan.ts';
 import { plan } from '../plan/plan.ts';
 import { formatLength, type LengthUnit } from '../units/length.ts';
-import type { ColouredTie, Outfit } from './judgeTie.ts';
+import { type ColouredTie, type Outfit, questionWith } from './judgeTie.ts';
 
 export interface Judged {
   readonly name: string;
@@ -12,8 +12,8 @@ export interface Judged {
 
 /** The named knots with one tie on one client: which work, how they fill the collar, and why the others do not. */
 export function knotsInWords(outfit: Outfit, tie: ColouredTie): Judged[] {
-  const { question } = outfit;
-  const { knots } = plan({ ...question, tie, search: { ...question.search, knots: 'named' } });
+  const question = questionWith(outfit, tie);
+  const { knots } = plan({ ...question, search: { ...question.search, knots: 'named' } });
   const units = question.units ?? 'cm';
   return knots.map((knot) => ({ name: knot.title, works: knot.feasible, text: inWords(knot, units) }));
 }

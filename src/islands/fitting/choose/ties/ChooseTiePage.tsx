@@ -32,7 +32,10 @@ function Ranked() {
   // What follows from another outfit is drawn after the sentence says it: the hand is never kept waiting.
   const worn = useDeferredValue(values);
   const { question, colours, attempts } = worn;
-  const outfit = useMemo(() => outfitAtHand({ question, colours, attempts }, units, learnt), [question, colours, attempts, units, learnt]);
+  const outfit = useMemo(
+    () => outfitAtHand({ question, colours, attempts }, units, learnt, wardrobe.ties),
+    [question, colours, attempts, units, learnt, wardrobe.ties],
+  );
   const [which, setWhich] = useState<'ready' | 'all'>('ready');
   const ties = useMemo(() => wardrobe.ties.filter((tie) => which === 'all' || isThere(tie)), [wardrobe.ties, which]);
   const ranking = useTieRanking(outfit, ties);

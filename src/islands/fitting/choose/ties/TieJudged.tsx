@@ -6,7 +6,7 @@ import { completeRequest, type KnotPlan } from '../../../../core/index.ts';
 import { allowanceOf } from '../../../../core/plan/criteria/lapel.ts';
 import { type StateCode, setIn } from '../../../../core/start/reading.ts';
 import { formatLength, type LengthUnit, roughly } from '../../../../core/units/length.ts';
-import { judgeTie, type Outfit, type TieJudgement } from '../../../../core/wardrobe/judgeTie.ts';
+import { judgeTie, type Outfit, questionWith, type TieJudgement } from '../../../../core/wardrobe/judgeTie.ts';
 import { type Judged, knotsInWords } from '../../../../core/wardrobe/knotsInWords.ts';
 import { CollarCloseUp } from '../../../../drawing/wearer/CollarCloseUp.tsx';
 import { FrontFigure } from '../../../../drawing/wearer/FrontFigure.tsx';
@@ -85,7 +85,7 @@ interface PicturesProps {
 /** Drawing is the dear part of a change, so it is done only for what changed. */
 const Pictures = memo(function Pictures({ outfit, tie, plan, worn, children }: PicturesProps) {
   const { frame } = useAsked();
-  const request = useMemo(() => completeRequest({ ...outfit.question, tie }), [outfit, tie]);
+  const request = useMemo(() => completeRequest(questionWith(outfit, tie)), [outfit, tie]);
   const colours = useMemo(() => drawnColours(request, { ...worn, tie: tie.colours }), [request, worn, tie]);
   const picture = useKnotInCloth(plan.moves, colours.cloth);
   const drawn = { request, plan, view: frame.view, picture, ...colours };

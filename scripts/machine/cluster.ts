@@ -33,18 +33,44 @@ export async function startLastingCluster(): Promise<Cluster> {
 
 /** A server for one test run or one set of pictures: fast, and gone with its data when stopped. */
 export async function startPassingCluster(): Promise<Cluster> {
-  const folder = mkdtempSync(join(tmpdir(), 'ropewalk-'));
+  const folder = passingFolder();
   const cluster = await startCluster(folder, ['-c', 'fsync=off', '-c', 'synchronous_commit=off', '-c', 'full_page_writes=off']);
+  return { ...cluster, stop: () => stopForGood(cluster, folder) };
+}
+
+/** A server that can be crashed and comes back where it was, as safe with what it was told as the lasting one. */
+export interface CrashingCluster extends Cluster {
+  /** Ends it at once, as a power cut would, in the midst of whatever it does. */
+  readonly crash: () => void;
+  readonly comeBack: () => Promise<void>;
+}
+
+export async function startCrashingCluster(): Promise<CrashingCluster> {
+  const folder = passingFolder();
+  const port = await freePort();
+  const cluster = await startCluster(folder, [], port);
   return {
     ...cluster,
-    stop: () => {
-      cluster.stop();
-      rmSync(folder, { recursive: true, force: true });
+    crash: () => {
+      asOwner(join(postgresPrograms(), 'pg_ctl'), ['stop', '-w', '-m', 'immediate', '-D', join(folder, 'data')]);
     },
+    comeBack: async () => {
+      await startCluster(folder, [], port);
+    },
+    stop: () => stopForGood(cluster, folder),
   };
 }
 
-async function startCluster(folder: string, options: readonly string[]): Promise<Cluster> {
+function passingFolder(): string {
+  return mkdtempSync(join(tmpdir(), 'ropewalk-'));
+}
+
+function stopForGood(cluster: Cluster, folder: string): void {
+  cluster.stop();
+  rmSync(folder, { recursive: true, force: true });
+}
+
+async function startCluster(folder: string, options: readonly string[], wantedPort?: number): Promise<Cluster> {
   const bin = postgresPrograms();
   const data = join(folder, 'data');
   const passwordFile = join(folder, 'password');
@@ -52,7 +78,7 @@ async function startCluster(folder: string, options: readonly string[]): Promise
   const password = readFileSync(passwordFile, 'utf8').trim();
 
   const running = runningPort(bin, data);
-  const port = running ?? (await freePort());
+  const port = running ?? wantedPort ?? (await freePort());
   if (running === undefined) {
     const settings = ['-c', `listen_addresses=${loopback}`, '-c', `port=${port}`, '-c', 'unix_socket_directories=', ...options];
     const log = join(folder, 'postgres.log');

@@ -10,6 +10,8 @@ export interface WebServer {
   /** Settles when the server ends by itself, with its exit code. */
   readonly ended: Promise<number | null>;
   readonly stop: () => Promise<void>;
+  /** Ends it at once, in the midst of whatever it does. */
+  readonly kill: () => Promise<void>;
 }
 
 const patienceMs = 20_000;
@@ -29,7 +31,7 @@ export async function startWebServer(port: number, databaseUrl: string, logLevel
       PORT: String(port),
       DATABASE_URL: databaseUrl,
       LOG_LEVEL: logLevel,
-      ROPEWALK_BOOK_THREAD: '1',
+      ROPEWALK_BOOK_THREAD: join(root, 'dist', 'server', 'book.mjs'),
     },
   });
   const ended = once(child, 'exit').then(([code]) => code as number | null);
@@ -39,6 +41,10 @@ export async function startWebServer(port: number, databaseUrl: string, logLevel
     ended,
     stop: async () => {
       if (child.exitCode === null) child.kill('SIGTERM');
+      await ended;
+    },
+    kill: async () => {
+      child.kill('SIGKILL');
       await ended;
     },
   };

@@ -8,9 +8,12 @@ import type { ProblemBody } from '../../src/contract/problem.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { Page, TyingRecord, Wardrobe } from '../../src/contract/records/records.ts';
 import type { TyingBefore } from '../../src/contract/tying.ts';
+import { effectName } from '../../src/core/fitbook/effects.ts';
 import { calibrationHere } from '../../src/core/fitbook/here.ts';
+import { clientsHand } from '../../src/core/fitbook/tying.ts';
 import { completeRequest } from '../../src/core/index.ts';
 import { planKnot } from '../../src/core/plan/plan.ts';
+import { attemptOf } from '../../src/core/start/attempts.ts';
 import { type App, startApp } from '../support/app.ts';
 import { question } from '../support/ties.ts';
 
@@ -117,6 +120,18 @@ test('what cannot be is refused in words, all at once', async () => {
   assert.equal(refused.status, 400);
   const { error } = (await refused.json()) as ProblemBody;
   assert.deepEqual(error.fields?.map(({ path }) => path.split('.')[0]).toSorted(), ['doneOn', 'figures', 'knot', 'tipOffMm', 'tries']);
+});
+
+test('what was tried before a result is learnt of the same hands as the result', async () => {
+  const [self] = await app.sql<{ id: string; clientId: string; tieId: string }[]>`
+    select fittings.id, fittings.client_id, fittings.tie_id from fittings join tyings on tyings.id = fittings.id
+    where tyings.neck = 'self' and jsonb_array_length(attempts) = 0 limit 1`;
+  assert.ok(self);
+  const count = async () => (await wardrobe(self.clientId)).learnt.counts[effectName('hand', clientsHand(self.clientId))] ?? 0;
+  const before = await count();
+  const tried = attemptOf(completeRequest(question), { moves, tie: self.tieId, tailMm: 430, state: 'crossed', tipOffMm: 25 });
+  await app.sql`update fittings set attempts = ${app.sql.json([tried] as never)} where id = ${self.id}`;
+  assert.equal(await count(), before + 1);
 });
 
 test('the list tells what became of each fitting, finds, filters and orders; one without a result says so on its client', async () => {

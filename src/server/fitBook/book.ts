@@ -1,5 +1,3 @@
-import { existsSync } from 'node:fs';
-import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { type Remote, wrap } from 'comlink';
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
@@ -68,7 +66,7 @@ async function bookOf(sql: Queryable, studioId: string): Promise<Kept> {
   return book;
 }
 
-/** In a thread of its own where the application was built with one. */
+/** In a thread of its own where the application was started with one. */
 async function learnt(studioId: string, records: Records): Promise<Kept> {
   const keeper = keeperOf();
   if (!keeper) {
@@ -102,10 +100,11 @@ interface Keeper {
 let kept: Keeper | undefined;
 
 function keeperOf(): Keeper | undefined {
-  const file = join(process.cwd(), 'dist', 'server', 'book.mjs');
-  if (!process.env['ROPEWALK_BOOK_THREAD'] || !existsSync(file)) return undefined;
+  const file = process.env['ROPEWALK_BOOK_THREAD'];
+  if (!file) return undefined;
   if (!kept) {
-    const worker = new Worker(file);
+    // It runs the bundle alone: what this process was started with is not for it.
+    const worker = new Worker(file, { execArgv: [] });
     worker.unref();
     const waiting: Keeper['waiting'] = new Set();
     worker.once('exit', () => {

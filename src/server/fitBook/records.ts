@@ -25,7 +25,10 @@ export async function recordsOf(sql: Queryable, studioId: string): Promise<Recor
   const ids = new Set([...tyings, ...tried].map(({ clientId }) => clientId).filter((id) => id !== null));
   const clients = await recordsById(sql, studioId, 'clients', [...ids]);
   const now = new Map<string, DropNow>([...clients].map(([id, client]) => [id, dropNowOf(client)]));
-  const counted: readonly RecordedTying[] = [...tried.flatMap(attemptsOf), ...tyings.filter(({ counts }) => counts)];
+  // Whoever tied at the end tied the times before: of a fitting nobody checked, whoever dressed the client.
+  const neckOf = new Map(tyings.map(({ id, neck }) => [id, neck]));
+  const attempted = tried.flatMap((fitting) => attemptsOf(fitting, neckOf.get(fitting.id) ?? 'facing'));
+  const counted: readonly RecordedTying[] = [...attempted, ...tyings.filter(({ counts }) => counts)];
   const learnt = counted.flatMap((tying) => {
     const record = learnRecordOf(tying, tying.clientId === null ? undefined : now.get(tying.clientId));
     return record ? [{ id: tying.id, record }] : [];
@@ -34,13 +37,13 @@ export async function recordsOf(sql: Queryable, studioId: string): Promise<Recor
 }
 
 /** The tyings of a fitting before the last one, as they were kept with it. */
-function attemptsOf({ id, clientId, tieId, personId, attempts, request }: FittingOf): RecordedTying[] {
+function attemptsOf({ id, clientId, tieId, personId, attempts, request }: FittingOf, neck: RecordedTying['neck']): RecordedTying[] {
   const { client } = request;
   const drop = frontDropOf(client);
   return attempts.map(({ moves, takeUpMm, errorMm, noiseMm, state, tailMm }) => {
     const { openBy, crossedBy } = tipByLoops(state, windingOf(parseKnot(moves)).active === 'blade' ? 'tail' : 'blade');
     return {
-      ...{ id, source: 'fitting' as const, clientId, tieId, knot: moves, personId, neck: 'facing' as const },
+      ...{ id, source: 'fitting' as const, clientId, tieId, knot: moves, personId, neck },
       ...{ end: 'tail' as const, setMm: null, tipOffMm: null, topMm: null, heightMm: null, lean: null },
       figures: {
         ...{ tailMm, takeUpMm, errorMm, noiseMm, dropMm: drop.meanMm, dropMeasured: drop.measured ? 1 : 0 },

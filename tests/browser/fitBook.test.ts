@@ -33,9 +33,17 @@ test('from the choice through the tying to the check, which is kept; the next pl
   await shows(/too low/);
   await (await page.one('//*[@role="group"][@aria-label="Dimple"]//button[.="none"]')).click();
   await shows(/Lay the fold before tightening/);
+  const next = async () => Number.parseFloat(await (await page.one('//*[@data-testid="next-start"]')).getText());
+  const wanted = await next();
   await (await page.button('The rest is in order')).click();
   await (await page.button('Keep this check')).click();
   await shows(/Kept: 4\.5 cm below the belt top, 1 finding/);
+  await shows(/Next time set the tail tip at/);
+  assert.ok(Math.abs((await next()) - wanted) <= 0.5, 'on record, the same tying is counted twice');
+  await driver.navigate().refresh();
+  await page.alive();
+  await shows(/Kept: 4\.5 cm below the belt top, 1 finding/);
+  assert.ok(Math.abs((await next()) - wanted) <= 0.5, 'counted twice after a reload');
   const { rows }: Page<FittingSummary> = await (await fetch(`${app.address}/api/fittings`)).json();
   const kept: TyingRecord = await (await fetch(`${app.address}/api/tyings/${rows[0]?.id}`)).json();
   assert.deepEqual([kept.tipOffMm, kept.findings, kept.counts], [45, ['no-dimple'], true]);

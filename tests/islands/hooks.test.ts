@@ -4,12 +4,14 @@ import { afterEach, mock, test } from 'node:test';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
 import { createElement, type ReactNode } from 'react';
+import { answerVersion } from '../../src/contract/keptAnswer.ts';
 import { changedInBetween } from '../../src/contract/problem.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import { referenceTying } from '../../src/core/cloth/reference.ts';
 import { parseKnot } from '../../src/core/index.ts';
 import type { RankedTie } from '../../src/core/wardrobe/rankTies.ts';
 import { soundQuestion } from '../../src/islands/atHand/question.ts';
+import { useSavedHere } from '../../src/islands/atHand/savedHere.ts';
 import { freshAtHand } from '../../src/islands/atHand/values.ts';
 import { useTieRanking } from '../../src/islands/fitting/choose/ties/useTieRanking.ts';
 import { useSaving } from '../../src/islands/fitting/useSaving.ts';
@@ -21,6 +23,7 @@ import { answerWorkers } from '../support/workers.ts';
 
 afterEach(() => {
   cleanup();
+  sessionStorage.clear();
   mock.restoreAll();
 });
 
@@ -57,7 +60,7 @@ test('a fitting is saved again and again under one id while the records are away
     json(503, refusal('records-unreachable')),
     json(201, { id: 'f', clientName: 'W' }),
   );
-  const { result } = renderHook(() => useSaving(values), inQueries());
+  const { result } = renderHook(() => useSaving(values, useSavedHere()), inQueries());
   assert.equal(result.current.state.kind, 'unsaved');
   act(() => result.current.save(values, question, 'Li Ro Li Co T'));
   await waitFor(() => assert.equal(result.current.state.kind, 'saved'));
@@ -67,7 +70,7 @@ test('a fitting is saved again and again under one id while the records are away
 
 test('a fitting changed since it was saved is not told as saved; another one has another id', async () => {
   const sent = answering(json(201, { id: 'f', clientName: 'W' }));
-  const { result, rerender } = renderHook(({ now }) => useSaving(now), { ...inQueries(), initialProps: { now: values } });
+  const { result, rerender } = renderHook(({ now }) => useSaving(now, useSavedHere()), { ...inQueries(), initialProps: { now: values } });
   act(() => result.current.save(values, question, 'Li Ro Li Co T'));
   await waitFor(() => assert.equal(result.current.state.kind, 'saved'));
   const changed = { ...values, note: 'shorter' };
@@ -78,9 +81,45 @@ test('a fitting changed since it was saved is not told as saved; another one has
   assert.notEqual(sent[0]?.id, sent[1]?.id);
 });
 
+test('what was saved stays saved over a reload, goes on as another fitting when that is wanted, and its tyings are not saved twice', async () => {
+  const attempt = {
+    moves: 'Li Ro Li Co T',
+    tie: 't',
+    tailMm: 430,
+    state: 'snug',
+    tipOffMm: 20,
+    tailEndMm: null,
+    takeUpMm: 187,
+    errorMm: 15,
+    noiseMm: 10,
+  } as const;
+  const tried = { ...values, attempts: [attempt] };
+  const first = { id: 'f', clientName: 'W', answerVersion, attempts: [attempt] };
+  const sent = answering(json(201, first), json(201, { ...first, id: 'g', attempts: [] })) as unknown as {
+    id: string;
+    attempts: unknown[];
+  }[];
+  const asOpened = () => renderHook(() => ({ saved: useSavedHere(), saving: useSaving(tried, useSavedHere()) }), inQueries());
+  const once = renderHook(() => useSaving(tried, useSavedHere()), inQueries());
+  act(() => once.result.current.save(tried, question, 'Li Ro Li Co T'));
+  await waitFor(() => assert.equal(once.result.current.state.kind, 'saved'));
+  assert.deepEqual(sent[0]?.attempts, [attempt]);
+  once.unmount();
+  const again = asOpened();
+  await waitFor(() => assert.equal(again.result.current.saving.state.kind, 'saved'));
+  act(() => again.result.current.saved.startAnew());
+  again.unmount();
+  const anew = renderHook(() => useSaving(tried, useSavedHere()), inQueries());
+  assert.equal(anew.result.current.state.kind, 'unsaved');
+  act(() => anew.result.current.save(tried, question, 'Li Ro Li Co T'));
+  await waitFor(() => assert.equal(anew.result.current.state.kind, 'saved'));
+  assert.notEqual(sent[1]?.id, sent[0]?.id);
+  assert.deepEqual(sent[1]?.attempts, [], 'the tying went with the first fitting');
+});
+
 test('who stops trying is told that nothing was saved; who saves again tries the same fitting', async () => {
   const sent = answering(json(503, refusal('records-unreachable')));
-  const { result } = renderHook(() => useSaving(values), inQueries());
+  const { result } = renderHook(() => useSaving(values, useSavedHere()), inQueries());
   act(() => result.current.save(values, question, 'Li Ro Li Co T'));
   await waitFor(() => assert.equal(result.current.state.kind, 'waiting'));
   act(() => result.current.giveUp());

@@ -18,6 +18,8 @@ export interface LearntHere {
   readonly client: { readonly effect: EffectName; readonly dropMm: number; readonly measured: boolean } | null;
   /** Of how many tyings each effect was learnt. */
   readonly counts: Readonly<Partial<Record<EffectName, number>>>;
+  /** The client’s latest fittings that the book has learnt from, by their ids: what was tied there is not to be counted again. */
+  readonly fittings: readonly string[];
 }
 
 /** A tying of this very fitting. */
@@ -32,6 +34,7 @@ export const nothingLearnt: LearntHere = {
   clientId: null,
   client: null,
   counts: {},
+  fittings: [],
 };
 
 /** By what a client is known who has no record yet. */

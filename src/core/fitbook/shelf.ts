@@ -33,11 +33,31 @@ export function learntBook({ records, ids, lookedBack }: Records): LearntBook {
   const book = learn(records, spreadsFrom(records));
   const every = book.every();
   const byName = new Map(every.map((effect) => [effect.name, effect]));
+  const fittings = latestByClient(records, ids);
   const knots = every.filter(({ name }) => codeOf(name) === 'knot').map(({ name }) => name);
   return {
-    here: (about) => hereOf(book, about, knots, (name) => byName.get(name)),
+    here: (about) => ({
+      ...hereOf(book, about, knots, (name) => byName.get(name)),
+      fittings: fittings.get(about.client?.id ?? '') ?? [],
+    }),
     overview: () => overviewOf(book, ids, lookedBack),
   };
+}
+
+/** As many of a client’s fittings as may still be at hand somewhere. */
+const mostFittings = 40;
+
+/** The latest fittings of each client among the records, which stand in the order of their days. */
+function latestByClient(records: readonly LearnRecord[], ids: readonly string[]): ReadonlyMap<string, readonly string[]> {
+  const latest = new Map<string, string[]>();
+  records.forEach(({ client }, at) => {
+    const id = ids[at];
+    if (client === null || id === undefined) return;
+    const person = client.split('/')[0] ?? client;
+    const own = (latest.get(person) ?? []).filter((each) => each !== id);
+    latest.set(person, [...own, id].slice(-mostFittings));
+  });
+  return latest;
 }
 
 /** Every two ties vary together, so a wardrobe is told of as many as are tied most; what is known of all grows with their square. */
@@ -50,7 +70,7 @@ function hereOf(
   { client, hands, ties }: AskedAbout,
   knots: readonly EffectName[],
   find: (name: EffectName) => Found,
-): Omit<LearntHere, 'stylist'> {
+): Omit<LearntHere, 'stylist' | 'fittings'> {
   const timesTied = (tie: string) => find(effectName('tie', tie))?.records ?? 0;
   const tied = ties
     .filter((tie) => timesTied(tie) > 0)

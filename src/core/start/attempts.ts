@@ -96,11 +96,12 @@ export interface Correction {
   readonly thumbMissesMm: number;
 }
 
-/** The start for the next attempt with the knot of the last one. `request` without what was learnt. */
-export function correctionAfter(attempts: readonly Attempt[], request: PlanRequest, learnt?: LearntHere): Correction | undefined {
-  const last = attempts.at(-1);
-  if (!last) return undefined;
-  const next = planKnot({ ...request, calibration: learntFrom(attempts, request, last.tie, learnt) }, last.moves);
+/**
+ * The start for the next attempt with the knot of the last one. `request` without what was learnt; `lessons` are the
+ * attempts that the book has not learnt from yet, the last one among them or not.
+ */
+export function correctionAfter(last: Attempt, lessons: readonly Attempt[], request: PlanRequest, learnt?: LearntHere): Correction {
+  const next = planKnot({ ...request, calibration: learntFrom(lessons, request, last.tie, learnt) }, last.moves);
   const offMm = last.tipOffMm - (next.tip.dropMm - frontDropOf(request.client).meanMm);
   const { end } = next.start.set;
   const isTail = end === 'tail';

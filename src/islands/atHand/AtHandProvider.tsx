@@ -14,6 +14,7 @@ import { wardrobeQuery } from '../wire/queries.ts';
 import { clientAsked, readAddress } from './address.ts';
 import { forgetAtHand, keptAtHand } from './kept.ts';
 import { learntOf, tieNamed, withLessons } from './lessons.ts';
+import { notOf, useSavedHere } from './savedHere.ts';
 import { useAddress } from './useAddress.ts';
 import { AtHandContext } from './useAtHand.ts';
 import { useQuestion } from './useQuestion.ts';
@@ -60,8 +61,10 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
     createEntryStore<AtHand>(opened ? atHandOfFitting(opened) : says ? readAddress(query, first) : freshAtHand(first)),
   );
   const values = useEntries(store);
-  const [begun] = useState(values);
-  const untouched = isSameFitting(values, begun);
+  const [begun, setBegun] = useState<AtHand | undefined>(values);
+  const untouched = begun !== undefined && isSameFitting(values, begun);
+  const savedHere = useSavedHere();
+  const asSaved = savedOf();
 
   // The page begins as the server drew it; what this window was left with is put in its place once the page is alive.
   const [ready, setReady] = useState(false);
@@ -70,6 +73,12 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
     if (kept && (!says || kept.address === location.search)) store.begin(kept.values, kept);
     setReady(true);
   }, [store, says, opened]);
+
+  // Once anything of what was saved is changed it is another fitting, even where it is changed back.
+  const { last, startAnew } = savedHere;
+  useEffect(() => {
+    if (ready && last && !isSameFitting(last.values, values)) startAnew();
+  }, [ready, last, values, startAnew]);
 
   const { id } = values.client;
   const isOther = id !== null && id !== first.client?.id;
@@ -86,20 +95,27 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
   const asked = useQuestion(values.question, units, () => freshAtHand(wardrobe).question);
   const { question, request } = asked;
   const untaught = useMemo(() => question && request && { question, request }, [question, request]);
-  const { attempts } = values;
   const tie = tieNamed(values);
   const [bookRead, setBookRead] = useState(true);
   const { tiedOn, client: wearer } = values;
+  const book = useMemo(() => learntOf(wardrobe, { client: wearer, tiedOn }), [wardrobe, wearer, tiedOn]);
   // A saved fitting is answered as it was saved until something is changed of it.
-  const isRead = bookRead && !(opened && untouched);
-  const learnt = useMemo(
-    () => (isRead ? learntOf(wardrobe, { client: wearer, tiedOn }) : nothingLearnt),
-    [isRead, wardrobe, wearer, tiedOn],
-  );
-  const taught = useMemo(() => untaught && withLessons(untaught, attempts, tie, learnt), [untaught, attempts, tie, learnt]);
+  const learnt = bookRead && !(opened && untouched) ? book : nothingLearnt;
+  const { attempts } = values;
+  const lessons = useMemo(() => {
+    const known = [...savedHere.all, ...(opened ? [opened] : [])].filter(({ id: each }) => learnt.fittings.includes(each));
+    return notOf(known, attempts);
+  }, [savedHere.all, opened, learnt, attempts]);
+  const taught = useMemo(() => untaught && withLessons(untaught, lessons, tie, learnt), [untaught, lessons, tie, learnt]);
   const questioned = { ...asked, ...taught };
 
   if (theirs.isError) return <StartAnew message={theirs.error.message} />;
+
+  function savedOf(): Fitting | undefined {
+    if (opened) return untouched ? opened : undefined;
+    return savedHere.last && isSameFitting(savedHere.last.values, values) ? savedHere.last.fitting : undefined;
+  }
+
   return (
     <AtHandContext
       value={{
@@ -117,10 +133,18 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
         ...questioned,
         untaught,
         learnt,
+        book,
+        lessons,
         bookRead,
         setBookRead,
         opened,
         untouched,
+        asSaved,
+        savedHere,
+        startAnew: () => {
+          startAnew();
+          setBegun(undefined);
+        },
         outage: failed,
       }}
     >

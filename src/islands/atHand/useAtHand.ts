@@ -4,9 +4,11 @@ import type { ClientRecord, StudioSeen, Wardrobe } from '../../contract/records/
 import type { LearntHere } from '../../core/fitbook/here.ts';
 import type { Frame, PlanQuestion, PlanRequest } from '../../core/index.ts';
 import type { Fault } from '../../core/measures/faults.ts';
+import type { Attempt } from '../../core/start/attempts.ts';
 import type { StateCode } from '../../core/start/reading.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import type { EntryStore } from '../ui/entryStore.ts';
+import type { SavedHere } from './savedHere.ts';
 import type { AtHand } from './values.ts';
 
 export interface Untaught {
@@ -39,6 +41,10 @@ export interface StandsAtHand {
   readonly learnt: LearntHere;
   readonly bookRead: boolean;
   readonly setBookRead: (read: boolean) => void;
+  /** The same, though it is not read just now, or what stands at hand was answered before it. */
+  readonly book: LearntHere;
+  /** The tyings of this fitting that the book has not learnt from yet. */
+  readonly lessons: readonly Attempt[];
   /** Whether what stands in the fields is another question, which can't be asked yet. */
   readonly stale: boolean;
   /** What is wrong with it, by the names of the fields. */
@@ -46,6 +52,11 @@ export interface StandsAtHand {
   /** The saved fitting that was opened, and whether nothing was changed of it yet. */
   readonly opened: Fitting | undefined;
   readonly untouched: boolean;
+  /** What stands at hand as it was saved: opened, or saved just now; nothing once anything of it was changed. */
+  readonly asSaved: Fitting | undefined;
+  readonly savedHere: SavedHere;
+  /** Goes on with the same client and clothes as another fitting. */
+  readonly startAnew: () => void;
   /** Whether the records went out of reach since they were read. */
   readonly outage: boolean;
 }

@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import type { Fitting, WornColours } from '../../contract/fitting.ts';
 import { type KnownClient, planClient, planShirt } from '../../contract/records/asWorn.ts';
 import { draftLabels, draftPiece } from '../../contract/records/draftPieces.ts';
@@ -87,7 +88,7 @@ export interface AtHand {
 
 /** Whether two are the same fitting: how it came out is looked at afterwards, and changes nothing of it. */
 export function isSameFitting(a: AtHand, b: AtHand): boolean {
-  return (Object.keys(a) as (keyof AtHand)[]).every((key) => key === 'check' || a[key] === b[key]);
+  return (Object.keys(a) as (keyof AtHand)[]).every((key) => key === 'check' || key === 'told' || equal(a[key], b[key]));
 }
 
 const usualAim: AimCode = 'finger-above';

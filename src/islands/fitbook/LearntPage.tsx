@@ -152,7 +152,7 @@ function Effects({ book, units }: { readonly book: ToldBook; readonly units: Len
       <h2 className="border-b-2 border-ink text-xl font-medium">What was learnt</h2>
       {sections.length === 0 && (
         <p className="py-2 text-soft">
-          Nothing stands out surely yet from {book.records} tyings; every one of them already narrows the bands.
+          Nothing stands out surely yet from {book.records === 1 ? 'one tying' : `${book.records} tyings`}; each already narrows the bands.
         </p>
       )}
       {sections.map(([code, heading, than]) => (

@@ -41,11 +41,28 @@ const KeysDialog = lazy(() => import('../ui/KeysDialog.tsx').then(({ KeysDialog:
 
 /** A fitting at work: its stages, everything that is set in them, and all that follows from it, at once. */
 export function FittingTable({ begin }: { readonly begin: StageCode }) {
-  const { store, values, studio, units, setUnits, frame, setView, state, question, request, stale, faults, opened, untouched, outage } =
-    useAsked();
+  const {
+    store,
+    values,
+    studio,
+    units,
+    setUnits,
+    frame,
+    setView,
+    state,
+    question,
+    request,
+    stale,
+    faults,
+    opened,
+    untouched,
+    outage,
+    asSaved,
+    savedHere,
+  } = useAsked();
   const plan = useMemo(() => planFor(question), [question]);
   const { undo, redo } = useSteps(store);
-  const saving = useSaving(values);
+  const saving = useSaving(values, savedHere, opened);
   const titleOf = useKnotTitle();
   const alive = useAlive();
   const printing = usePrinting();
@@ -59,10 +76,9 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
   const { knots } = plan;
   const chosenNow = knots.find(({ moves }) => moves === values.knot) ?? knots[0];
   // A saved fitting shows the answer it was saved with until something is changed.
-  const asSaved = opened && untouched ? opened.answer : undefined;
-  const chosen = asSaved ?? chosenNow;
+  const chosen = asSaved?.answer ?? chosenNow;
   const picture = useKnotInCloth(chosen?.moves, colours.cloth);
-  const hindrance = asSaved ? 'This fitting is saved.' : hindranceOf(chosen, stale, faults.length);
+  const hindrance = opened && untouched ? 'This fitting is saved.' : hindranceOf(chosen, stale, faults.length);
 
   const choose = (moves: string | null) => store.set('knot', moves);
   const step = (by: number) => {
@@ -98,7 +114,13 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
 
   if (!chosen) return <p className="p-8 text-xl">No knot can be planned for these measures.</p>;
 
-  const drawn: DrawnFitting = { request, plan: chosen, view: frame.view, picture, colours };
+  const drawn: DrawnFitting = {
+    request: asSaved ? { ...asSaved.request, units } : request,
+    plan: chosen,
+    view: frame.view,
+    picture,
+    colours,
+  };
   const { set } = chosen.start;
   const settled: Readonly<Record<StageCode, ReactNode>> = {
     choose: titleOf(chosen),
@@ -106,7 +128,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
       ? `${set.end} tip ${formatLength(roughly(setIn(chosen.start, state), units), units)}, ${states[state].short}`
       : 'won’t work',
     tie: `${chosen.properties.moves} moves, ${viewLabels[frame.view].name}`,
-    check: saving.state.kind === 'saved' || asSaved ? 'saved' : 'not saved yet',
+    check: asSaved ? 'saved' : 'not saved yet',
   };
   return (
     <>

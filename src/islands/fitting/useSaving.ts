@@ -3,6 +3,7 @@ import { useRef, useState } from 'react';
 import { answerKeys } from '../../contract/answerKeys.ts';
 import type { Fitting, FittingDraft } from '../../contract/fitting.ts';
 import type { PlanQuestion } from '../../core/index.ts';
+import { notOf, type SavedHere, type SavedTyings } from '../atHand/savedHere.ts';
 import { type AtHand, isSameFitting } from '../atHand/values.ts';
 import { saveFitting } from '../wire/queries.ts';
 
@@ -27,10 +28,9 @@ export interface Saving {
  * Saves fittings. While the records are out of reach it keeps trying, and says so; each
  * fitting has its own id, so a save that got through unnoticed is not made twice.
  */
-export function useSaving(now: AtHand): Saving {
+export function useSaving(now: AtHand, savedHere: SavedHere, opened?: SavedTyings): Saving {
   const queries = useQueryClient();
   const attempt = useRef<{ readonly values: AtHand; readonly knot: string; readonly id: string } | undefined>(undefined);
-  const saved = useRef<AtHand | undefined>(undefined);
   // Drafts that are no longer to be tried; a try that waits for its turn looks here first.
   const stopped = useRef(new Set<string>());
   const [givenUp, setGivenUp] = useState(false);
@@ -39,18 +39,21 @@ export function useSaving(now: AtHand): Saving {
       if (stopped.current.has(draft.id)) throw new Error('Stopped before it was tried again.');
       return saveFitting(draft);
     },
-    onSuccess: () => queries.invalidateQueries({ queryKey: answerKeys.allFittings() }),
+    onSuccess: () =>
+      Promise.all([
+        queries.invalidateQueries({ queryKey: answerKeys.allFittings() }),
+        queries.invalidateQueries({ queryKey: answerKeys.wardrobes() }),
+      ]),
   });
 
-  const saveNow: Saving['saveNow'] = (values, question, knot) => {
+  const saveNow: Saving['saveNow'] = async (values, question, knot) => {
     const { current } = attempt;
     if (!current || !isSameFitting(current.values, values) || current.knot !== knot)
       attempt.current = { values, knot, id: crypto.randomUUID() };
-    saved.current = values;
     const id = attempt.current?.id ?? crypto.randomUUID();
     stopped.current.delete(id);
     setGivenUp(false);
-    return mutation.mutateAsync({
+    const fitting = await mutation.mutateAsync({
       id,
       clientId: values.client.id,
       shirtId: values.shirt.id,
@@ -64,8 +67,11 @@ export function useSaving(now: AtHand): Saving {
       question,
       knot,
       note: values.note,
-      attempts: values.attempts,
+      // What went with another fitting is learnt from already.
+      attempts: notOf([...savedHere.all, ...(opened ? [opened] : [])], values.attempts),
     });
+    savedHere.note(fitting, values);
+    return fitting;
   };
 
   // What became of it stands in the state.
@@ -79,7 +85,8 @@ export function useSaving(now: AtHand): Saving {
   return { state: stateOf(), save, saveNow, giveUp };
 
   function stateOf(): SavingState {
-    if (mutation.data && saved.current && isSameFitting(saved.current, now)) return { kind: 'saved', fitting: mutation.data };
+    const { last } = savedHere;
+    if (last && isSameFitting(last.values, now)) return { kind: 'saved', fitting: last.fitting };
     if (givenUp) return { kind: 'given-up' };
     if (mutation.isPending) return { kind: mutation.failureCount > 0 ? 'waiting' : 'saving' };
     if (mutation.isError) return { kind: 'refused', message: mutation.error.message };

@@ -184,3 +184,15 @@ test('of a wardrobe without end only the ties tied most are told, so what crosse
   );
   assert.equal(Number(begun?.tie.slice(1)) > 250, true, 'only what is worn often is weighed');
 });
+
+test('the book says which of a client’s fittings it has learnt from, each once, the latest last; of nobody else’s', () => {
+  const record = { stylist: 's', tie: 't', knot: moves, takeUpMm: 187, tipErrorMm: 4, dropMeasured: true };
+  const of = (client: string | null) => ({ ...record, client });
+  const book = learntBook({
+    records: [of('a'), of('b'), of('a'), of('a'), of(null)],
+    ids: ['f1', 'f2', 'f3', 'f1', 'stand'],
+    lookedBack: [],
+  });
+  const fittings = (id: string) => book.here({ client: { id, drop: { meanMm: 450, measured: true } }, hands: [], ties: [] }).fittings;
+  assert.deepEqual([fittings('a'), fittings('b'), fittings('c')], [['f3', 'f1'], ['f2'], []]);
+});

@@ -33,7 +33,7 @@ function timesOver(request: PlanRequest, really: Really, moves: string, state: S
     const tipOffMm = landedMm - beltMm;
     if (Math.abs(tipOffMm - request.aim.offsetMm) <= withinMm) return over;
     attempts.push(attemptOf(request, { moves, tie, tailMm, state, tipOffMm }));
-    knot = correctionAfter(attempts, request)?.next ?? knot;
+    knot = correctionAfter(attempts.at(-1)!, attempts, request).next;
   }
   return 6;
 }
@@ -77,8 +77,8 @@ test('the thumb rule overshoots, and by as much as it says', () => {
   const used = start.tailDropMm - 40;
   const tipOffMm = tiedFrom(request, really, moves, 'snug', 'tail', used) - 450;
   assert.ok(tipOffMm > 40, 'too low by more than the start was off');
-  const correction = correctionAfter([attemptOf(request, { moves, tie, tailMm: used, state: 'snug', tipOffMm })], request);
-  assert.ok(correction);
+  const last = attemptOf(request, { moves, tie, tailMm: used, state: 'snug', tipOffMm });
+  const correction = correctionAfter(last, [last], request);
   assert.ok(Math.abs(correction.byMm - 40) < 0.5, `${correction.byMm}`);
   assert.equal(correction.thumbMm, tipOffMm);
   const byThumb = tiedFrom(request, really, moves, 'snug', 'tail', used + correction.thumbMm) - 450;
@@ -126,6 +126,6 @@ test('a knot whose blade hung at its length teaches of the hand alone, and nothi
   assert.ok(Math.abs(takeUp.share) < 1e-12);
   assert.ok(Math.abs(takeUp.sd - request.calibration.takeUp.sd) < 1e-9);
   assert.ok(hand.meanMm > 5);
-  const correction = correctionAfter(attempts, request);
-  assert.ok(correction && correction.byMm < -5 && correction.byMm >= -30, `${correction?.byMm}`);
+  const correction = correctionAfter(attempts.at(-1)!, attempts, request);
+  assert.ok(correction.byMm < -5 && correction.byMm >= -30, `${correction.byMm}`);
 });

@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import { frontDropOf } from '../../../core/body/frontDrop.ts';
 import { leans, type VerdictCode, verdicts } from '../../../core/fitbook/findings.ts';
+import { untaught as asUntaught } from '../../../core/fitbook/here.ts';
 import { isWithin } from '../../../core/fitbook/tying.ts';
 import { measures } from '../../../core/measures/measures.ts';
 import { correctionAfter, mostAttempts } from '../../../core/start/attempts.ts';
 import { tipIn } from '../../../core/start/reading.ts';
 import { formatLength, roughly } from '../../../core/units/length.ts';
+import { unchecked } from '../../atHand/checkEntries.ts';
 import { tieNamed } from '../../atHand/lessons.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { Button, Link } from '../../ui/Button.tsx';
@@ -22,7 +24,7 @@ import type { Saving } from '../useSaving.ts';
 import { Looks } from './Looks.tsx';
 import { Remedies } from './Remedies.tsx';
 import { attemptSeen, foundByMeasure, isQuestionable, setAt, type Tied } from './tyingFrom.ts';
-import { useChecking } from './useChecking.ts';
+import { type Checking, useChecking } from './useChecking.ts';
 
 interface CheckStageProps {
   readonly drawn: DrawnFitting;
@@ -81,7 +83,9 @@ export function CheckStage({ drawn, saving, hindrance, onGo }: CheckStageProps) 
               <span>{tipOffMm === null ? 'Not seen yet.' : <TipJudged drawn={drawn} offMm={tipOffMm} />}</span>
             </p>
           </section>
-          {tipOffMm !== null && isOutside(tipOffMm, request.aim) && <NextStart tied={tied} tipOffMm={tipOffMm} onGo={onGo} />}
+          {tipOffMm !== null && isOutside(tipOffMm, request.aim) && (
+            <NextStart tied={tied} kept={checking.kept} tipOffMm={tipOffMm} onGo={onGo} />
+          )}
           <Looks />
           <Remedies found={found} onGo={onGo} />
           <details className="border-t border-line pt-1">
@@ -140,7 +144,7 @@ export function CheckStage({ drawn, saving, hindrance, onGo }: CheckStageProps) 
             </div>
           </details>
         </div>
-        <KeepCheck checking={checking} tipOffMm={tipOffMm} request={request} hindrance={hindrance} tied={tied} />
+        <KeepCheck checking={checking} tipOffMm={tipOffMm} request={request} hindrance={hindrance} tied={tied} onGo={onGo} />
       </div>
     </main>
   );
@@ -167,42 +171,42 @@ function TipJudged({ drawn, offMm }: { readonly drawn: DrawnFitting; readonly of
   );
 }
 
-/** The tip is not where it should be: the next start, and the way to it in one tap. */
-function NextStart({
-  tied,
-  tipOffMm,
-  onGo,
-}: {
+interface NextStartProps {
   readonly tied: Tied;
+  readonly kept: Checking['kept'];
   readonly tipOffMm: number;
   readonly onGo: (stage: StageCode) => void;
-}) {
-  const { store, values, untaught, learnt, units, state } = useAsked();
+}
+
+/** The tip is not where it should be: the next start, and the way to it in one tap. */
+function NextStart({ tied, kept, tipOffMm, onGo }: NextStartProps) {
+  const { store, values, untaught, book, lessons, units, state, asSaved, startAnew } = useAsked();
   const seen = attemptSeen(tied, values.check, tipOffMm, tieNamed(values));
-  const correction = correctionAfter([...values.attempts, seen], untaught.request, learnt);
-  if (!correction) return null;
-  const { next, byMm } = correction;
+  // Once it is on record, the book has learnt from it.
+  const isInBook = kept?.tipOffMm === tipOffMm && kept.counts && asSaved !== undefined && book.fittings.includes(asSaved.id);
+  const { next, byMm } = correctionAfter(seen, isInBook ? lessons : [...lessons, seen], asUntaught(untaught.request), book);
   const { end } = next.start.set;
   const again = () => {
     store.change((now) => ({
       ...now,
       knot: seen.moves,
-      attempts: [...now.attempts, seen].slice(-mostAttempts),
-      check: { ...now.check, tipOffMm: null, tailEndMm: null, setMm: null },
+      attempts: isInBook ? now.attempts : [...now.attempts, seen].slice(-mostAttempts),
+      check: unchecked,
     }));
+    if (asSaved) startAnew();
     onGo('set');
   };
   return (
     <p className="flex flex-wrap items-center gap-x-4 border-y-2 border-ink py-1 text-xl leading-tight">
       <span>
-        Set the {end} tip at{' '}
+        {isInBook ? 'Next time set' : 'Set'} the {end} tip at{' '}
         <b className="font-medium text-follows" data-testid="next-start">
           {formatLength(roughly(tipIn(next.start.readings, state, end), units), units)}
         </b>
         , {lowerOrHigher(roughly(byMm, units), units)}.
       </span>
       <Button look="other" onClick={again}>
-        Keep this attempt and tie again
+        {isInBook ? 'Tie again' : 'Keep this attempt and tie again'}
       </Button>
     </p>
   );
@@ -262,14 +266,15 @@ interface KeepCheckProps {
   readonly request: DrawnFitting['request'];
   readonly hindrance: string | undefined;
   readonly tied: Tied;
+  readonly onGo: (stage: StageCode) => void;
 }
 
 /** On record with one press; a tip entered far off is asked about once. */
-function KeepCheck({ checking, tipOffMm, request, hindrance, tied }: KeepCheckProps) {
+function KeepCheck({ checking, tipOffMm, request, hindrance, tied, onGo }: KeepCheckProps) {
   const [asked, setAsked] = useState<number>();
-  const { opened, untouched } = useAsked();
+  const { asSaved } = useAsked();
   const { kept, busy, waiting, refused, keep } = checking;
-  const stopped = opened && untouched ? undefined : hindrance;
+  const stopped = asSaved ? undefined : hindrance;
   const press = () => {
     if (tipOffMm === null) return;
     if (isQuestionable(tipOffMm, request) && asked !== tipOffMm) setAsked(tipOffMm);
@@ -300,7 +305,7 @@ function KeepCheck({ checking, tipOffMm, request, hindrance, tied }: KeepCheckPr
           ) : stopped ? (
             <span className="text-soft">{stopped}</span>
           ) : kept ? (
-            <Kept kept={kept} tied={tied} />
+            <Kept kept={kept} tied={tied} onGo={onGo} />
           ) : tipOffMm === null ? (
             <span className="text-soft">Enter where the tip ended, or drag it on the drawing.</span>
           ) : null}
@@ -310,12 +315,27 @@ function KeepCheck({ checking, tipOffMm, request, hindrance, tied }: KeepCheckPr
   );
 }
 
-function Kept({ kept, tied }: { readonly kept: NonNullable<ReturnType<typeof useChecking>['kept']>; readonly tied: Tied }) {
+interface KeptProps {
+  readonly kept: NonNullable<Checking['kept']>;
+  readonly tied: Tied;
+  readonly onGo: (stage: StageCode) => void;
+}
+
+function Kept({ kept, tied, onGo }: KeptProps) {
+  const { store, startAnew } = useAsked();
+  const another = () => {
+    store.set('check', unchecked);
+    startAnew();
+    onGo('set');
+  };
   return (
     <>
       Kept: {kept.tipOffMm === null ? 'the tip not seen' : againstBelt(kept.tipOffMm, tied.units)}
       {kept.findings.length > 0 && `, ${kept.findings.length} ${kept.findings.length === 1 ? 'finding' : 'findings'}`}.{' '}
-      <Link href={`/tyings/${kept.id}`}>Correct it</Link> <Link href="/fittings">Fit book</Link>
+      <Link href={`/tyings/${kept.id}`}>Correct it</Link> <Link href="/fittings">Fit book</Link>{' '}
+      <Button look="text" onClick={another}>
+        Another fitting
+      </Button>
     </>
   );
 }

@@ -1,7 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { answerKeys } from '../../../contract/answerKeys.ts';
-import type { Fitting } from '../../../contract/fitting.ts';
 import type { TyingRecord } from '../../../contract/records/records.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { keepRecord, tyingOfQuery } from '../../wire/queries.ts';
@@ -20,10 +19,8 @@ export interface Checking {
 
 /** Saves the fitting where it is not saved yet, and with it how it came out. Both can be sent again: neither is made twice. */
 export function useChecking(tied: Tied, title: string, saving: Saving, hindrance: string | undefined): Checking {
-  const { values, question, studio, units, opened, untouched } = useAsked();
+  const { values, question, studio, units, opened, untouched, asSaved: fitting } = useAsked();
   const queries = useQueryClient();
-  const savedNow = saving.state.kind === 'saved' ? saving.state.fitting : undefined;
-  const fitting: Pick<Fitting, 'id' | 'createdAt'> | undefined = savedNow ?? (opened && untouched ? opened : undefined);
   const onRecord = useQuery({ ...tyingOfQuery(fitting?.id ?? ''), enabled: fitting !== undefined });
   const [justKept, setJustKept] = useState<TyingRecord>();
   const mutation = useMutation({

@@ -10,16 +10,15 @@ export type ListedTie = TieWithKnots & { readonly tie: TieAtHand };
 
 /** The ties that can be worn just now, best first: each with the knot that is given, or with those it does best. */
 export function useTiesGiven(knot?: string): readonly ListedTie[] {
-  const { untaught, wardrobe, values, learnt } = useAsked();
+  const { untaught, wardrobe, lessons, learnt } = useAsked();
   const ties = useMemo(() => wardrobe.ties.filter(isThere), [wardrobe.ties]);
-  const { attempts } = values;
-  const standing = useDeferredValue(useMemo(() => ({ untaught, attempts, learnt }), [untaught, attempts, learnt]));
+  const standing = useDeferredValue(useMemo(() => ({ untaught, lessons, learnt }), [untaught, lessons, learnt]));
   return useMemo(() => {
     const best = ({ tie: _, ...outfit }: PlanQuestion, hanging: readonly TieAtHand[]) =>
       knot === undefined ? tiesWithTheirKnots(outfit, hanging) : tiesForKnot(outfit, hanging, knot);
     const byId = new Map(ties.map((tie) => [tie.id, tie]));
     // Of some ties more was learnt than of others.
-    const listed = ties.flatMap((tie) => best(withLessons(standing.untaught, standing.attempts, tie.id, standing.learnt).question, [tie]));
+    const listed = ties.flatMap((tie) => best(withLessons(standing.untaught, standing.lessons, tie.id, standing.learnt).question, [tie]));
     return listed
       .toSorted((a, b) => b.score - a.score)
       .flatMap((each) => {

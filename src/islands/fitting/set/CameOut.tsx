@@ -95,11 +95,11 @@ export function CameOut({ drawn, read, state, seenMm, onSeen, tailEndMm, onTailE
 
 /** What follows from the attempts so far: the next start beside the rule of thumb, and what could be tied as the tie hangs. */
 function Corrected({ state, onAgain }: Pick<CameOutProps, 'state' | 'onAgain'>) {
-  const { store, values, request, untaught, question, units, learnt } = useAsked();
+  const { store, values, lessons, request, untaught, question, units, learnt } = useAsked();
   const titleOf = useKnotTitle();
   const { attempts } = values;
-  const correction = useMemo(() => correctionAfter(attempts, untaught.request, learnt), [attempts, untaught, learnt]);
   const last = attempts.at(-1);
+  const correction = useMemo(() => last && correctionAfter(last, lessons, untaught.request, learnt), [last, lessons, untaught, learnt]);
   const others = useMemo(() => (last ? knotsFromStart(last, planFor(question).knots, request).slice(0, 3) : []), [last, question, request]);
   if (!correction || !last) return null;
   const { next, byMm, thumbMm, thumbMissesMm } = correction;

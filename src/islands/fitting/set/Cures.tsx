@@ -12,14 +12,13 @@ import { Button } from '../../ui/Button.tsx';
 
 /** Of a knot that won't work: by how much, and what would make up for it, the smallest change first, each one press away. */
 export function Cures({ knot }: { readonly knot: KnotPlan }) {
-  const { question, untaught, values, wardrobe, store, state, units, learnt } = useAsked();
+  const { question, untaught, values, lessons, wardrobe, store, state, units, learnt } = useAsked();
   const ties = useMemo(() => wardrobe.ties.filter((tie) => tie.id !== values.tie.id && isThere(tie)), [wardrobe.ties, values.tie.id]);
   const aimIsFixed = values.outfit?.prescribed === true;
-  const { attempts } = values;
   const cures = useMemo(() => {
-    const { calibration } = withLessons(untaught, attempts, anotherTie, learnt).request;
+    const { calibration } = withLessons(untaught, lessons, anotherTie, learnt).request;
     return curesFor(question, knot.moves, { ties, calibration, aimIsFixed });
-  }, [question, untaught, attempts, learnt, knot.moves, ties, aimIsFixed]);
+  }, [question, untaught, lessons, learnt, knot.moves, ties, aimIsFixed]);
   const apply = (change: Change) =>
     store.change((now) => {
       switch (change.kind) {

@@ -30,10 +30,10 @@ export function BuyingBriefPage({ given }: { readonly given: Given }) {
 }
 
 function Brief() {
-  const { values, wardrobe, studio, units, setUnits, learnt } = useAsked();
-  const { question, colours, attempts } = values;
-  const outfit = useMemo(() => outfitAtHand({ question, colours, attempts }, units, learnt), [question, colours, attempts, units, learnt]);
-  const dressed = useMemo(() => clientsOutfits(wardrobe, values, units, learnt), [wardrobe, values, units, learnt]);
+  const { values, lessons, wardrobe, studio, units, setUnits, learnt } = useAsked();
+  const worn = useMemo(() => ({ ...values, attempts: lessons }), [values, lessons]);
+  const outfit = useMemo(() => outfitAtHand(worn, units, learnt), [worn, units, learnt]);
+  const dressed = useMemo(() => clientsOutfits(wardrobe, worn, units, learnt), [wardrobe, worn, units, learnt]);
   const { brief, searching, served } = useBuyingBrief(outfit, dressed);
   const shopTie = useShopTie(units);
   const name = values.client.label;

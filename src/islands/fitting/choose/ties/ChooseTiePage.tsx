@@ -28,13 +28,13 @@ export function ChooseTiePage({ given }: { readonly given: Given }) {
 }
 
 function Ranked() {
-  const { values, wardrobe, units, learnt } = useAsked();
+  const { values, lessons, wardrobe, units, learnt } = useAsked();
   // What follows from another outfit is drawn after the sentence says it: the hand is never kept waiting.
   const worn = useDeferredValue(values);
-  const { question, colours, attempts } = worn;
+  const { question, colours } = worn;
   const outfit = useMemo(
-    () => outfitAtHand({ question, colours, attempts }, units, learnt, wardrobe.ties),
-    [question, colours, attempts, units, learnt, wardrobe.ties],
+    () => outfitAtHand({ question, colours, attempts: lessons }, units, learnt, wardrobe.ties),
+    [question, colours, lessons, units, learnt, wardrobe.ties],
   );
   const [which, setWhich] = useState<'ready' | 'all'>('ready');
   const ties = useMemo(() => wardrobe.ties.filter((tie) => which === 'all' || isThere(tie)), [wardrobe.ties, which]);

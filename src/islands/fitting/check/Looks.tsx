@@ -39,28 +39,30 @@ export function Looks() {
           key={code}
           role="group"
           aria-label={looks[code].label}
-          className="flex flex-wrap items-center gap-1 border-b border-faint py-0.5"
+          className="grid grid-cols-[6.5rem_minmax(0,1fr)] items-center gap-x-2 border-b border-faint py-0.5"
         >
-          <span className="w-28 shrink-0 leading-tight font-medium">{looks[code].label}</span>
-          <button
-            type="button"
-            aria-pressed={fine.includes(code)}
-            className={mark(fine.includes(code), false)}
-            onClick={() => inOrder(code)}
-          >
-            {looks[code].fine}
-          </button>
-          {looks[code].findings.map((each) => (
+          <span className="leading-tight font-medium">{looks[code].label}</span>
+          <div className="flex flex-wrap gap-1">
             <button
-              key={each}
               type="button"
-              aria-pressed={found.includes(each)}
-              className={mark(found.includes(each), true)}
-              onClick={() => find(code, each)}
+              aria-pressed={fine.includes(code)}
+              className={mark(fine.includes(code), false)}
+              onClick={() => inOrder(code)}
             >
-              {findings[each].short}
+              {looks[code].fine}
             </button>
-          ))}
+            {looks[code].findings.map((each) => (
+              <button
+                key={each}
+                type="button"
+                aria-pressed={found.includes(each)}
+                className={mark(found.includes(each), true)}
+                onClick={() => find(code, each)}
+              >
+                {findings[each].short}
+              </button>
+            ))}
+          </div>
         </div>
       ))}
       <p className="flex items-center gap-3 pt-1">

@@ -17,3 +17,8 @@ export interface Dealing {
   /** The day it was back, or undone; `null` while it lasts. What was worn was worn on its one day. */
   readonly untilOn: string | null;
 }
+
+/** Whether a tie is in the wardrobe, by what holds it on the day asked for: to be had, if not rested. */
+export function isThere({ care: { held } }: { readonly care: { readonly held: Dealing | null } }): boolean {
+  return held === null || !dealings[held.what].away;
+}

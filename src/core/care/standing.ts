@@ -1,6 +1,6 @@
 import type { FabricCode } from '../tie/fabrics.ts';
 import { daysAfter } from '../units/days.ts';
-import { type Dealing, type DealingCode, dealings } from './dealings.ts';
+import type { Dealing, DealingCode } from './dealings.ts';
 import { fabricCare } from './fabricCare.ts';
 
 /** How a tie was used up to a day, and what it is held by on it. Days as `YYYY-MM-DD`. */
@@ -51,10 +51,4 @@ export function standingOf({ fabric, care: { on, wornOn, knottedOn, held } }: Ca
 /** The first day a tie that was knotted on a day can be worn again. */
 export function readyAgainOn(fabric: FabricCode, knottedOn: string): string {
   return daysAfter(knottedOn, fabricCare[fabric].restDays + 1);
-}
-
-/** Whether a tie is in the wardrobe on that day: to be had, if not rested. */
-export function isThere(tie: Cared): boolean {
-  const { held } = tie.care;
-  return held === null || !dealings[held.what].away;
 }

@@ -5,7 +5,7 @@ import { dayIn } from '../../contract/days.ts';
 import type { Given } from '../../contract/given.ts';
 import { kinds } from '../../contract/records/kinds/index.ts';
 import type { TieRecord, TyingRecord, Wardrobe } from '../../contract/records/records.ts';
-import { isThere } from '../../core/care/standing.ts';
+import { isThere } from '../../core/care/dealings.ts';
 import { effectName } from '../../core/fitbook/effects.ts';
 import { plausibleShare, seenOnStand, teachesMost } from '../../core/fitbook/stand.ts';
 import { parseKnot } from '../../core/index.ts';

@@ -1,6 +1,5 @@
 import { Keyboard, Printer, Redo2, Search, Undo2 } from 'lucide-react';
 import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react';
-import { sayDay } from '../../contract/days.ts';
 import { type KnotPlan, plan as planFor } from '../../core/index.ts';
 import { setIn, states } from '../../core/start/reading.ts';
 import { formatLength, roughly } from '../../core/units/length.ts';
@@ -13,7 +12,6 @@ import { unitChoices, usePreferences } from '../device/preferences.tsx';
 import { type ShortcutActions, useShortcuts } from '../device/shortcuts.ts';
 import { drawnColours } from '../seen/dressed.ts';
 import { useKnotInCloth } from '../seen/useKnotPictures.ts';
-import { Link } from '../ui/Button.tsx';
 import { useSteps } from '../ui/entryStore.ts';
 import { Loading } from '../ui/Loading.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
@@ -37,6 +35,7 @@ const CommandPalette = lazy(() => import('./CommandPalette.tsx').then(({ Command
 const CheckStage = lazy(() => import('./check/CheckStage.tsx').then(({ CheckStage: Stage }) => ({ default: Stage })));
 const PrintedWardrobe = lazy(() => import('./choose/PrintedWardrobe.tsx').then(({ PrintedWardrobe: Card }) => ({ default: Card })));
 const TieStage = lazy(() => import('./tie/TieStage.tsx').then(({ TieStage: Stage }) => ({ default: Stage })));
+const Unchecked = lazy(() => import('./Unchecked.tsx').then(({ Unchecked: Line }) => ({ default: Line })));
 const KeysDialog = lazy(() => import('../ui/KeysDialog.tsx').then(({ KeysDialog: Dialog }) => ({ default: Dialog })));
 
 /** A fitting at work: its stages, everything that is set in them, and all that follows from it, at once. */
@@ -174,7 +173,11 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
             <AsSaved fitting={opened} untouched={untouched} today={chosenNow} units={units} timeZone={studio.timeZone} />
           </Suspense>
         )}
-        {!opened && alive && <Unchecked />}
+        {!opened && alive && (
+          <Suspense>
+            <Unchecked />
+          </Suspense>
+        )}
         <div className="px-5">
           <Sentence onTurnTo={setPiece} />
         </div>
@@ -223,19 +226,6 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
         </Suspense>
       )}
     </>
-  );
-}
-
-/** The client was fitted before, and nobody has said how it came out. */
-function Unchecked() {
-  const { client, wardrobe, studio } = useAsked();
-  const { unchecked } = wardrobe;
-  if (!client || !unchecked) return null;
-  return (
-    <p className="px-5 text-note text-soft">
-      {unchecked.title} of {sayDay(unchecked.createdAt, studio.timeZone)}: not checked yet.{' '}
-      <Link href={`/fittings/${unchecked.id}?stage=check`}>Say how it came out</Link>
-    </p>
   );
 }
 

@@ -1,17 +1,10 @@
 import { dayIn } from '../../contract/days.ts';
-import { type Kind, type RecordOf, type TakenCode, takenCodes } from '../../contract/records/records.ts';
+import { type RecordOf, type TakenCode, takenCodes } from '../../contract/records/records.ts';
 import { formatLength } from '../../core/units/length.ts';
-import type { PieceCode } from '../atHand/pieces.ts';
 import { useAsked } from '../atHand/useAtHand.ts';
 import { useKeeping } from '../records/form/useKeeping.ts';
 import { Button } from '../ui/Button.tsx';
-
-const kindOf = { client: 'clients', shirt: 'shirts', jacket: 'jackets', tie: 'ties' } as const satisfies Partial<Record<PieceCode, Kind>>;
-type RecordedPiece = keyof typeof kindOf;
-
-export function isRecorded(piece: PieceCode): piece is RecordedPiece {
-  return piece in kindOf;
-}
+import { kindOf, type RecordedPiece } from './recorded.ts';
 
 interface KeepInRecordProps<P extends RecordedPiece> {
   readonly piece: P;

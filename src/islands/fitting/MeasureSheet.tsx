@@ -1,4 +1,4 @@
-import { type ReactNode, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { planClient } from '../../contract/records/asWorn.ts';
 import type { ClientRecord } from '../../contract/records/records.ts';
 import { frontDropOf, type Taking } from '../../core/body/frontDrop.ts';
@@ -21,7 +21,10 @@ import { SelectField } from '../ui/SelectField.tsx';
 import { Switch } from '../ui/Switch.tsx';
 import { SwitchField } from '../ui/SwitchField.tsx';
 import { Tabs } from '../ui/Tabs.tsx';
-import { isRecorded, KeepInRecord } from './KeepInRecord.tsx';
+import { useAlive } from '../ui/useAlive.ts';
+import { isRecorded } from './recorded.ts';
+
+const KeepInRecord = lazy(() => import('./KeepInRecord.tsx').then(({ KeepInRecord: Offer }) => ({ default: Offer })));
 
 const labels: Readonly<Record<PieceCode, string>> = { client: 'Client', shirt: 'Shirt', jacket: 'Jacket', tie: 'Tie', aim: 'Aim' };
 
@@ -201,7 +204,19 @@ function offerOf({ values, wardrobe, client }: StandsAtHand, piece: PieceCode, k
     tie: wardrobe.ties.find(({ id }) => id === values.tie.id),
   }[piece];
   const mm = (values.question[piece] as Readonly<Record<string, unknown>> | null)?.[key];
-  return record && typeof mm === 'number' && <KeepInRecord piece={piece} record={record as never} measure={key} mm={mm} />;
+  return (
+    record &&
+    typeof mm === 'number' && (
+      <WhenAlive>
+        <KeepInRecord piece={piece} record={record as never} measure={key} mm={mm} />
+      </WhenAlive>
+    )
+  );
+}
+
+/** What is fetched on its own; a page drawn on the server comes without. */
+function WhenAlive({ children }: { readonly children: ReactNode }) {
+  return useAlive() && <Suspense>{children}</Suspense>;
 }
 
 /** What is on record of a piece, to show what was changed from it here. */

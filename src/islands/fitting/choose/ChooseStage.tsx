@@ -18,8 +18,8 @@ import { placeOf } from './families.ts';
 import { HowSure } from './HowSure.tsx';
 import { KnotInHand } from './KnotInHand.tsx';
 import { KnotRanking } from './KnotRanking.tsx';
-import { TiesGiven } from './TiesGiven.tsx';
 
+const TiesGiven = lazy(() => import('./TiesGiven.tsx').then(({ TiesGiven: List }) => ({ default: List })));
 const SideBySide = lazy(() => import('./beside/SideBySide.tsx').then(({ SideBySide: Pair }) => ({ default: Pair })));
 
 interface ChooseStageProps {
@@ -117,8 +117,14 @@ export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: 
         {values.given === 'tie' && (
           <KnotRanking knots={knots} chosen={plan} units={units} colour={colours.cloth.colours[0] ?? ''} onChoose={onChoose} />
         )}
-        {values.given === 'knot' && <TiesGiven knot={plan.moves} />}
-        {values.given === 'outfit' && <TiesGiven />}
+        {values.given !== 'tie' &&
+          (alive ? (
+            <Suspense fallback={<Loading />}>
+              <TiesGiven {...(values.given === 'knot' && { knot: plan.moves })} />
+            </Suspense>
+          ) : (
+            <Loading />
+          ))}
         {values.given === 'tie' && <HowSure />}
       </div>
     </main>

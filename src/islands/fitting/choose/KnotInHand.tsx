@@ -1,18 +1,18 @@
-import type { ReactNode } from 'react';
-import { sayDay } from '../../../contract/days.ts';
-import { prescribedInWords } from '../../../contract/records/prescribed.ts';
+import { lazy, type ReactNode, Suspense } from 'react';
 import type { Advice, Frame, KnotPlan } from '../../../core/index.ts';
 import { dressing } from '../../../core/plan/habits.ts';
 import { setIn } from '../../../core/start/reading.ts';
 import { formatFigure, roughly, unitLabel } from '../../../core/units/length.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
-import { regulationOf } from '../../atHand/values.ts';
 import { TakeDrawing } from '../../seen/TakeDrawing.tsx';
-import { Button, Link } from '../../ui/Button.tsx';
+import { Button } from '../../ui/Button.tsx';
 import { Moves, MovesKey } from '../../ui/Moves.tsx';
 import { ReasonList } from '../../ui/ReasonList.tsx';
+import { useAlive } from '../../ui/useAlive.ts';
 import { useKnotTitle } from '../../wire/useKnotTitles.ts';
 import { WhyNot } from './WhyNot.tsx';
+
+const Prescribed = lazy(() => import('./Prescribed.tsx').then(({ Prescribed: Line }) => ({ default: Line })));
 
 interface KnotInHandProps {
   readonly knot: KnotPlan;
@@ -29,7 +29,8 @@ interface KnotInHandProps {
 
 /** The knot that is chosen: its name and start, its picture, and what speaks for and against it. */
 export function KnotInHand({ knot, advice, place, frame, onBest, onBeside, children }: KnotInHandProps) {
-  const { state, units } = useAsked();
+  const { values, state, units } = useAsked();
+  const alive = useAlive();
   const { set } = knot.start;
   const title = useKnotTitle()(knot);
   const isBest = place === 1;
@@ -76,7 +77,11 @@ export function KnotInHand({ knot, advice, place, frame, onBest, onBeside, child
       </p>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls where there is little room, by the keyboard too. */}
       <section aria-label="For and against" tabIndex={0} className="min-h-24 overflow-y-auto lg:max-h-[13.5rem]">
-        <Prescribed />
+        {alive && values.outfit && (
+          <Suspense>
+            <Prescribed />
+          </Suspense>
+        )}
         <WhyNot key={knot.moves} knot={knot} />
         <ReasonList reasons={knot.reasons} />
         <ul className="text-note leading-snug text-soft">
@@ -89,22 +94,6 @@ export function KnotInHand({ knot, advice, place, frame, onBest, onBeside, child
         <MovesKey frame={frame} small />
       </section>
     </>
-  );
-}
-
-/** What the outfit falls under, with the day it was known on. */
-function Prescribed() {
-  const { values, wardrobe } = useAsked();
-  const rule = regulationOf(
-    wardrobe.outfits.find(({ id }) => id === values.outfit?.id),
-    wardrobe.regulations,
-  );
-  if (!rule) return null;
-  return (
-    <p className="border-b border-line py-1">
-      <Link href={`/regulations/${rule.id}`}>{rule.label}</Link>, as of {sayDay(rule.asOf, 'UTC')}: {prescribedInWords(rule)} The service’s
-      current regulation decides.
-    </p>
   );
 }
 

@@ -1,6 +1,6 @@
 import { useDeferredValue, useMemo } from 'react';
 import type { TieAtHand } from '../../../contract/records/records.ts';
-import { isThere } from '../../../core/care/standing.ts';
+import { isThere } from '../../../core/care/dealings.ts';
 import type { PlanQuestion } from '../../../core/index.ts';
 import { type TieWithKnots, tiesForKnot, tiesWithTheirKnots } from '../../../core/wardrobe/tiesWithKnots.ts';
 import { withLessons } from '../../atHand/lessons.ts';

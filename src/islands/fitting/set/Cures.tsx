@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { isThere } from '../../../core/care/standing.ts';
+import { isThere } from '../../../core/care/dealings.ts';
 import type { KnotPlan } from '../../../core/index.ts';
 import { chanceInWords } from '../../../core/plan/chance.ts';
 import { type Change, curesFor } from '../../../core/start/cures.ts';

@@ -1,6 +1,6 @@
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import type { Given } from '../../../../contract/given.ts';
-import { isThere } from '../../../../core/care/standing.ts';
+import { isThere } from '../../../../core/care/dealings.ts';
 import { formatLength } from '../../../../core/units/length.ts';
 import { AtHandProvider } from '../../../atHand/AtHandProvider.tsx';
 import { outfitAtHand } from '../../../atHand/question.ts';

@@ -1,5 +1,6 @@
 import postgres from 'postgres';
 import { whenClosing } from './closing.ts';
+import { held, inTime } from './statements.ts';
 
 export type Sql = postgres.Sql;
 /** What a statement can run on: the pool, or a transaction of it. */
@@ -9,16 +10,27 @@ const connectSeconds = 3;
 /** As long as statements under way may take once the server is stopping. */
 const closingSeconds = 5;
 
+/** Who is told of each connection that is closed, by its number. */
+const closings = new Set<(connection: number) => void>();
+
+/** What the server itself gives up on, ms: a statement, waiting for a lock, a transaction that nobody goes on with. */
+const serverGivesUp = { statement_timeout: 20_000, lock_timeout: 10_000, idle_in_transaction_session_timeout: 60_000 } as const;
+
 /** Opens a pool. Columns are snake_case in the database and camelCase here. */
 export function openDatabase(url: string, options: { readonly max?: number } = {}): Sql {
-  return postgres(url, {
+  const pool = postgres(url, {
     max: options.max ?? 10,
+    connection: serverGivesUp,
     connect_timeout: connectSeconds,
     idle_timeout: 60,
     backoff: () => 0.2,
     onnotice: () => undefined,
     transform: postgres.camel,
+    onclose: (connection) => {
+      for (const tell of closings) tell(connection);
+    },
   });
+  return inTime(pool);
 }
 
 let pool: Sql | undefined;
@@ -45,14 +57,23 @@ const connectionCodes = new Set([
   'CONNECTION_CLOSED',
   'CONNECTION_DESTROYED',
   'CONNECTION_ENDED',
+  'RECORDS_LOST',
   // PostgreSQL: shutting down, crashed, starting up, too many connections.
   '57P01',
   '57P02',
   '57P03',
   '53300',
+  // Out of disk or memory; given up on, or waited too long for another; two that waited for each other.
+  '53100',
+  '53200',
+  '57014',
+  '25P03',
+  '55P03',
+  '40P01',
+  '40001',
 ]);
 
-/** Whether an error means that the records could not be reached, rather than that a statement was wrong. */
+/** Whether an error means that the records could not be reached or could not do it just now, rather than that a statement was wrong. */
 export function isConnectionLoss(error: unknown): boolean {
   if (error instanceof AggregateError) return error.errors.some(isConnectionLoss);
   return error instanceof Error && 'code' in error && typeof error.code === 'string' && connectionCodes.has(error.code);
@@ -70,10 +91,29 @@ export function isUuid(text: string): boolean {
   return uuid.test(text);
 }
 
-/** Runs all of it or nothing: in a transaction of its own, or in the one it is already part of. */
+/**
+ * Runs all of it or nothing: in a transaction of its own, or in the one it is already part of. A statement that failed
+ * fails it, whoever caught that. Where the connection is lost while it is being kept nobody knows whether it was.
+ */
 export async function inTransaction<T>(sql: Queryable, run: (transaction: Queryable) => Promise<T>): Promise<T> {
   if (!isPool(sql)) return run(sql);
-  return (await sql.begin((transaction) => run(transaction))) as T;
+  const reserved = await sql.reserve();
+  const { sql: transaction, begin, closed, isLost, failure } = held(reserved);
+  closings.add(closed);
+  try {
+    await begin();
+    const result = await run(transaction);
+    if (failure() !== undefined) throw failure();
+    await transaction`commit`;
+    return result;
+  } catch (error) {
+    if (!isLost()) await transaction`rollback`.catch(() => undefined);
+    throw error;
+  } finally {
+    closings.delete(closed);
+    // A connection that was lost is the driver’s again by itself.
+    if (!isLost()) reserved.release();
+  }
 }
 
 function isPool(sql: Queryable): sql is Sql {

@@ -12,11 +12,17 @@ export const someColour = worded(Joi.string().pattern(/^#[0-9a-f]{6}$/), {
 });
 
 export function identifier(label: string): Joi.StringSchema {
-  return worded(Joi.string().guid(), {
-    'string.guid': `${label} is not a valid identifier.`,
-    'string.base': `${label} is not a valid identifier.`,
-    'any.required': `${label} has no identifier.`,
-  });
+  return worded(
+    Joi.string()
+      .guid()
+      // However it is spelled, it is the same one.
+      .custom((id: string) => id.toLowerCase()),
+    {
+      'string.guid': `${label} is not a valid identifier.`,
+      'string.base': `${label} is not a valid identifier.`,
+      'any.required': `${label} has no identifier.`,
+    },
+  );
 }
 
 /** Words. */

@@ -62,9 +62,8 @@ export interface FittingSummary
   > {
   readonly title: string;
   readonly blade: 'right' | 'left';
-  readonly set: SetEnd;
-  /** Where the blade tip was planned to end, below the collar button. */
-  readonly tipDropMm: number;
+  /** `null` where what was answered can’t be read any more. */
+  readonly set: SetEnd | null;
   /** How it came out; `null` while nobody has said. */
   readonly result: FittingResult | null;
 }

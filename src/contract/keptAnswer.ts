@@ -24,12 +24,49 @@ export interface BroughtUp {
 
 /**
  * Brings a kept question and answer to today's shape: its figures as they were, its words as they are said now.
- * Throws where the shape is later than this program's own.
+ * Throws where the shape is later than this program's own, or is none.
  */
 export function broughtUp({ version, request, answer }: KeptAnswer): BroughtUp {
   if (version > answerVersion) throw new Error(`An answer of version ${version} was kept by a later Ropewalk than this one.`);
   const complete = completeRequest(request as PlanQuestion);
-  return { request: complete, answer: version === answerVersion ? (answer as KnotPlan) : fromFirst(answer as FirstAnswer, complete) };
+  const now = version === answerVersion ? (answer as KnotPlan) : fromFirst(answer as FirstAnswer, complete);
+  if (!isReadable(now)) throw new Error('The answer that was kept is damaged.');
+  return { request: complete, answer: now };
+}
+
+/** What no view of a kept answer can do without, and what each is. */
+const wanted: Readonly<Record<string, 'number' | 'string' | 'list'>> = {
+  moves: 'string',
+  title: 'string',
+  code: 'string',
+  names: 'list',
+  steps: 'list',
+  reasons: 'list',
+  takeUpMm: 'number',
+  'properties.moves': 'number',
+  'start.set.end': 'string',
+  'start.set.dropMm': 'number',
+  'start.landmarks': 'list',
+  ...Object.fromEntries(
+    ['open', 'crossed', 'snug'].flatMap((state) => [
+      [`start.readings.${state}.tailDropMm`, 'number'],
+      [`start.readings.${state}.bladeDropMm`, 'number'],
+    ]),
+  ),
+  'tip.dropMm': 'number',
+  'tip.sdMm': 'number',
+  'tail.dropMm': 'number',
+  'shape.topMm': 'number',
+  'shape.heightMm': 'number',
+  'collar.fill': 'number',
+};
+
+function isReadable(answer: unknown): boolean {
+  return Object.entries(wanted).every(([path, is]) => {
+    let at: unknown = answer;
+    for (const key of path.split('.')) at = (at as Readonly<Record<string, unknown>> | null | undefined)?.[key];
+    return is === 'list' ? Array.isArray(at) : is === 'number' ? Number.isFinite(at) : typeof at === 'string';
+  });
 }
 
 /** How the first version kept an answer; what later revisions of it added may be missing. */

@@ -110,7 +110,7 @@ const searchFields = {
   }),
   knots: oneOf('The choice of knots', ['named', 'all']),
   manner: oneOf('The family of knots', [...Object.keys(manners), 'any']),
-  also: worded(Joi.array().items(Joi.string().max(longestMoves).custom(canonicalMoves)).max(mostBesides), {
+  also: worded(Joi.array().items(Joi.string().custom(canonicalMoves)).max(mostBesides), {
     'array.base': 'The knots looked at besides must be a list.',
     'array.max': `At most ${mostBesides} knots can be looked at besides.`,
   }),

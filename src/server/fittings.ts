@@ -3,7 +3,8 @@ import { answerVersion, broughtUp } from '../contract/keptAnswer.ts';
 import { type Page, type PersonRecord, pageSize, type UncheckedFitting } from '../contract/records/records.ts';
 import { completeRequest, type KnotPlan, plan } from '../core/index.ts';
 import { brokenConstraint, isUuid, type Queryable } from './database.ts';
-import { invalid, notFound } from './http/problem.ts';
+import { invalid, notFound, Problem } from './http/problem.ts';
+import { tyingHistory } from './tyings.ts';
 
 /** A page of fittings, each with what became of it; the newest first unless asked otherwise. */
 export async function listFittings(
@@ -39,17 +40,18 @@ export async function listFittings(
       ${patterns.length > 0 ? sql`and ${said} like all (${patterns})` : sql``} ${which}
     order by ${order} ${down ? sql`desc` : sql`asc`} nulls last, fittings.created_at desc, fittings.id
     limit ${pageSize} offset ${from}`;
-  return { rows: rows.map(({ total: _, result, ...row }) => summaryOf(fittingOf(row), result)), total: rows[0]?.total ?? 0 };
+  return { rows: rows.map(({ total: _, result, ...row }) => summaryOf(row, result)), total: rows[0]?.total ?? 0 };
 }
 
-function summaryOf({ answer, request, attempts: _, ...fitting }: Fitting, result: FittingResult | null): FittingSummary {
+function summaryOf(row: KeptRow, result: FittingResult | null): FittingSummary {
+  const kept = readable(row);
+  const fitting = kept ?? row;
   const { id, clientName, shirtLabel, jacketLabel, tieLabel, personName, cloth, knot, note, createdAt } = fitting;
   return {
     ...{ id, clientName, shirtLabel, jacketLabel, tieLabel, personName, cloth, knot, note, createdAt },
-    title: answer.title,
-    blade: request.client.blade,
-    set: answer.start.set,
-    tipDropMm: answer.tip.dropMm,
+    title: kept?.answer.title ?? 'Can’t be read',
+    blade: kept?.request.client.blade ?? 'right',
+    set: kept?.answer.start.set ?? null,
     result,
   };
 }
@@ -72,7 +74,9 @@ export async function findFitting(sql: Queryable, studioId: string, id: string):
     : [];
   const [row] = rows;
   if (!row) throw notFound('fitting');
-  return fittingOf(row);
+  const fitting = readable(row);
+  if (!fitting) throw new Problem(422, 'unreadable', 'This fitting is damaged and can’t be read. It can be deleted in the fit book.');
+  return fitting;
 }
 
 /**
@@ -120,10 +124,19 @@ export async function keepFitting(sql: Queryable, studioId: string, fitting: Fit
     })} on conflict (studio_id, id) do nothing`;
 }
 
-/** Every fitting, oldest first. */
+/** Deletes a fitting with what became of it; the trace of that is kept. Refuses an id that never was there. */
+export async function deleteFitting(sql: Queryable, studioId: string, id: string): Promise<{ readonly deleted: string }> {
+  if (!isUuid(id)) throw notFound('fitting');
+  await sql`delete from tyings where studio_id = ${studioId} and id = ${id}`;
+  const gone = await sql`delete from fittings where studio_id = ${studioId} and id = ${id} returning id`;
+  if (gone.length === 0 && (await tyingHistory(sql, studioId, id)).length === 0) throw notFound('fitting');
+  return { deleted: id };
+}
+
+/** Every fitting that can be read, oldest first. */
 export async function everyFitting(sql: Queryable, studioId: string): Promise<Fitting[]> {
   const rows = await sql<KeptRow[]>`select ${fittingColumns(sql)} from fittings where studio_id = ${studioId} order by created_at, id`;
-  return rows.map(fittingOf);
+  return rows.flatMap((row) => readable(row) ?? []);
 }
 
 /** Those of the ids under which a fitting is kept. */
@@ -139,9 +152,13 @@ interface KeptRow extends Omit<Fitting, 'request' | 'answer'> {
   readonly answer: unknown;
 }
 
-/** The door: whatever was kept comes through it in today's shape. */
-function fittingOf({ request, answer, answerVersion: version, ...rest }: KeptRow): Fitting {
-  return { ...rest, ...broughtUp({ version, request, answer }), answerVersion };
+/** The door: whatever was kept comes through it in today's shape; nothing where it is damaged. */
+function readable({ request, answer, answerVersion: version, ...rest }: KeptRow): Fitting | undefined {
+  try {
+    return { ...rest, ...broughtUp({ version, request, answer }), answerVersion };
+  } catch {
+    return undefined;
+  }
 }
 
 function fittingColumns(sql: Queryable) {

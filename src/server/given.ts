@@ -9,7 +9,7 @@ import { toldBook } from './fitBook/told.ts';
 import { findFitting, listFittings } from './fittings.ts';
 import type { Asked } from './http/endpoint.ts';
 import { Problem } from './http/problem.ts';
-import { dayOf, orderOf } from './http/recordQuery.ts';
+import { dayOf, findIn, orderOf } from './http/recordQuery.ts';
 import { listShown } from './lists.ts';
 import { practice } from './practice.ts';
 import { recordsById } from './records.ts';
@@ -119,7 +119,7 @@ async function lifeOfTie(asking: Asking, id: string): Promise<Answers> {
 export function listAsked(query: URLSearchParams): ListWanted {
   const from = Number(query.get('from') ?? 0);
   return {
-    find: query.get('find') ?? '',
+    find: findIn(query),
     archived: query.has('archived'),
     ...(Number.isInteger(from) && from > 0 && from < 10_000_000 ? { from } : {}),
     ...orderOf(query),

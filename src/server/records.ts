@@ -1,10 +1,11 @@
 import type { ListWanted } from '../contract/answerKeys.ts';
-import { fieldsOf } from '../contract/records/kinds/index.ts';
+import { fieldsOf, kinds } from '../contract/records/kinds/index.ts';
 import { kindWords } from '../contract/records/kindWords.ts';
+import { changes } from '../contract/records/merge.ts';
 import { type ClientRecord, type Kind, type Page, pageSize, type RecordOf, type TakenMeasure } from '../contract/records/records.ts';
 import { careOrder, isReadyOn } from './care.ts';
 import { brokenConstraint, inTransaction, isUuid, type Queryable } from './database.ts';
-import { changedMeanwhile, invalid, notFound } from './http/problem.ts';
+import { changedMeanwhile, invalid, notFound, taken } from './http/problem.ts';
 
 /** What of a list is wanted; `find` are words that must all be found. */
 export interface Wanted extends ListWanted {
@@ -85,11 +86,16 @@ export async function everyTitle(sql: Queryable, studioId: string, kind: Kind): 
     select id, ${sql(nameColumn(kind))} as title from ${table(sql, kind)} where studio_id = ${studioId}`;
 }
 
-/** Adds a record; the same id sent again is the record that is already there. */
+/** Adds a record; the same sent again is the record that is already there. Refuses another under an id that is taken. */
 export async function addRecord<K extends Kind>(sql: Queryable, studioId: string, kind: K, record: RecordOf[K]): Promise<RecordOf[K]> {
   await referring(kind, () => inTransaction(sql, (transaction) => insertRecord(transaction, studioId, kind, record)));
-  return findRecord(sql, studioId, kind, record.id);
+  const there = await findRecord(sql, studioId, kind, record.id);
+  // What was changed since it was added may have been the same then.
+  if (there.version <= firstVersion && changes(kind, there, record).length > 0) throw taken(kindWords[kind].one);
+  return there;
 }
+
+const firstVersion = 1;
 
 /** Writes a new record inside a transaction; leaves one of the same id as it is. */
 export async function insertRecord<K extends Kind>(sql: Queryable, studioId: string, kind: K, record: RecordOf[K]): Promise<void> {
@@ -102,7 +108,9 @@ export async function insertRecord<K extends Kind>(sql: Queryable, studioId: str
 export async function changeRecord<K extends Kind>(sql: Queryable, studioId: string, kind: K, record: RecordOf[K]): Promise<RecordOf[K]> {
   const changed = await referring(kind, () => inTransaction(sql, (transaction) => updateRecord(transaction, studioId, kind, record)));
   const now = await findRecord(sql, studioId, kind, record.id);
-  if (!changed) throw changedMeanwhile(kindWords[kind].one, now);
+  // Sent again because the answer was lost, it is there already.
+  const isMade = now.version === record.version + 1 && changes(kind, now, record).length === 0;
+  if (!changed && !isMade) throw changedMeanwhile(kindWords[kind].one, now);
   return now;
 }
 
@@ -183,7 +191,8 @@ async function referring<T>(kind: Kind, write: () => Promise<T>): Promise<T> {
     return await write();
   } catch (error) {
     const constraint = brokenConstraint(error);
-    if (constraint === 'one_name_a_knot') throw invalid([{ path: 'word', message: 'The studio has a name for this knot already.' }]);
+    const { unique } = kinds[kind];
+    if (unique && constraint === 'one_name_a_knot') throw invalid([{ path: unique.key, message: unique.taken }]);
     const column = constraint?.startsWith(`${kind}_`) ? constraint.slice(kind.length + 1).replace(/_fkey$/, '') : undefined;
     const key = column?.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase());
     const field = fieldsOf(kind).find(([name]) => name === key)?.[1];

@@ -4,7 +4,7 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import sirv from 'sirv';
 import { answerPlan } from './planning.ts';
-import { onlyForHosts, onlyFromHere, problem } from './refusals.ts';
+import { onlyForHosts, onlyFromHere, onlyKnownWays, problem } from './refusals.ts';
 
 export interface ShellOptions {
   /** Renders pages and answers endpoints. */
@@ -41,6 +41,7 @@ export function shellFor({ handler, filesIn, hosts, mostAMinute }: ShellOptions)
   app.use((request, response, next) => (request.path.startsWith('/api/') ? next() : withPolicy(request, response, next)));
   app.use(onlyForHosts(hosts));
   app.use(onlyFromHere);
+  app.use(onlyKnownWays);
   app.use(
     sirv(filesIn, {
       brotli: true,
@@ -63,6 +64,10 @@ export function shellFor({ handler, filesIn, hosts, mostAMinute }: ShellOptions)
   );
   app.use(compression());
   app.post('/api/plan', answerPlan);
+  // The framework would fetch and resize any picture for anybody; there is none to resize here.
+  app.use('/_image', (_request, response) => {
+    response.status(404).json(problem('not-found', '/_image was not found.'));
+  });
   // Without a next one to hand over to, what it has no page for is answered with the page for that.
   app.use((request, response) => handler(request, response, undefined as never));
   return app;

@@ -40,3 +40,19 @@ function originHost(origin: string): string | undefined {
     return undefined;
   }
 }
+
+const known: ReadonlySet<string> = new Set([...reading, 'POST', 'PUT']);
+
+/** Refuses methods that nothing here answers to, and addresses that can’t be read. */
+export const onlyKnownWays: RequestHandler = (request, response, next) => {
+  if (!known.has(request.method)) {
+    response.status(405).json(problem('not-allowed', `Nothing here answers to ${request.method}.`));
+    return;
+  }
+  try {
+    decodeURIComponent(request.path);
+    next();
+  } catch {
+    response.status(400).json(problem('bad-address', 'The address can’t be read.'));
+  }
+};

@@ -3,6 +3,7 @@ import test from 'node:test';
 import fc from 'fast-check';
 import { columnsOf } from '../../src/contract/exchange/columns.ts';
 import { readCsv, writeCsv } from '../../src/contract/exchange/csv.ts';
+import { fileText } from '../../src/contract/exchange/fileText.ts';
 import { readVcards, writeVcards } from '../../src/contract/exchange/vcard.ts';
 import { withLatest } from '../../src/contract/fields/taken.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
@@ -84,11 +85,16 @@ test('a measure that only repeats what was taken last is no new taking', () => {
   );
 });
 
+/** What a card has a line for: what is empty is left open. */
+function stated<T extends { readonly name: string }>(contact: T): Partial<T> {
+  return Object.fromEntries(Object.entries(contact).filter(([key, value]) => key === 'name' || value !== '')) as Partial<T>;
+}
+
 test('a backslash before a separator is no escape of it', () => {
   for (const text of ['\\', 'by the door \\', '\\;', '\\\\', '\\n', 'a\\,b', `${'x'.repeat(66)}\\\\`]) {
     const contact = { name: text, nickname: text, note: text, email: '', phone: '', address: text };
     const [card] = readVcards(writeVcards([{ id: '7b1c8f0e-2f5e-4f0a-9c61-3a5f3b8d2c11', ...contact }]));
-    assert.deepEqual(card?.contact, contact, text);
+    assert.deepEqual(card?.contact, stated(contact), text);
   }
 });
 
@@ -100,7 +106,48 @@ test('any text goes through a contact card and comes back as it was', () => {
       const id = '7b1c8f0e-2f5e-4f0a-9c61-3a5f3b8d2c11';
       const contact = { name, nickname: note, note, email: 'a@b.example', phone: '+1', address };
       const [card] = readVcards(writeVcards([{ id, ...contact }]));
-      assert.deepEqual(card, { line: 1, id, contact });
+      assert.deepEqual(card, { line: 1, id, contact: stated(contact) });
     }),
   );
+});
+
+test('a table of which every line has an open quotation mark is gone through once, each line told by itself', () => {
+  const lines = Array.from({ length: 3000 }, (_, i) => `"Tie ${i},1470`);
+  const { rows, broken } = readCsv('ties', `label,length_mm\n${lines.join('\n')}\nWhole,1480\n`);
+  assert.deepEqual(rows, [{ line: 3002, values: { label: 'Whole', lengthMm: 1480 } }]);
+  assert.deepEqual([broken.length, broken[0], broken.at(-1)?.line], [3000, { line: 2, text: '"Tie 0,1470' }, 3001]);
+});
+
+test('rows across the edges of what is read in one go come out whole, with their lines', () => {
+  const notes = Array.from({ length: 400 }, (_, i) => `${'x'.repeat(i % 97)}\n${'y, "z" '.repeat(i % 13)}`);
+  const records = notes.map((note, i) => ({ ...kinds.squares.fresh, label: `Square ${i}`, note }));
+  const { rows, broken, faults } = readCsv(
+    'squares',
+    writeCsv('squares', records as never, () => undefined),
+  );
+  assert.deepEqual([broken, faults], [[], []]);
+  assert.deepEqual(
+    rows.map(({ values }) => values['note']),
+    notes,
+  );
+  assert.deepEqual(
+    rows.map(({ line }) => line),
+    notes.map((_, i) => 2 + 2 * i),
+  );
+});
+
+test('a short row says nothing of what it has no cell for; a long one is told', () => {
+  assert.deepEqual(readCsv('squares', 'label,note,fabric\nA\n').rows, [{ line: 2, values: { label: 'A' } }]);
+  assert.match(readCsv('squares', 'label,note\nA,b,c\n').faults.join(), /Line 2 has more cells/);
+  assert.deepEqual(readCsv('squares', 'label,note\nA,b,,\n').faults, []);
+});
+
+test('a card file that uses every character is refused, and not searched for ever', () => {
+  const every = Array.from({ length: 0xfffe }, (_, i) => String.fromCharCode(i + 1)).join('');
+  assert.throws(() => readVcards(`BEGIN:VCARD\r\nFN:${every}\r\nEND:VCARD`), /every character/);
+});
+
+test('a file is read as UTF-8 strictly, and else as what older programs wrote', () => {
+  assert.deepEqual(fileText(new TextEncoder().encode('Süd')), { text: 'Süd', encoding: 'UTF-8' });
+  assert.deepEqual(fileText(new Uint8Array([0x53, 0xfc, 0x64])), { text: 'Süd', encoding: 'Windows-1252' });
 });

@@ -47,7 +47,8 @@ test('a client is added, comes back as sent, and a repeated sending adds no seco
   const added = await send<ClientRecord>('POST', '/api/clients', client);
   assert.equal(added.status, 201);
   assert.deepEqual(added.body, { ...client, ownKnot: 'Li Ro Li Co T', version: 1, archived: false });
-  assert.deepEqual((await send<ClientRecord>('POST', '/api/clients', { ...client, name: 'Other' })).body, added.body);
+  assert.deepEqual((await send<ClientRecord>('POST', '/api/clients', client)).body, added.body);
+  assert.equal((await send('POST', '/api/clients', { ...client, name: 'Other' })).status, 409, 'another under its identifier');
   assert.equal((await list('clients', 'find=quill')).total, 1);
 });
 

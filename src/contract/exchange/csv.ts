@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import type { Kind } from '../records/records.ts';
 import type { TitleOf, Values } from './column.ts';
 import { columnsOf } from './columns.ts';
-import { type BrokenLine, readTable } from './table.ts';
+import { type BrokenLine, tableSteps } from './table.ts';
 
 /** A table of one kind of record, as RFC 4180 has it, UTF-8. */
 export function writeCsv(kind: Kind, records: readonly Values[], titleOf: TitleOf): string {
@@ -29,10 +29,20 @@ export interface ReadCsv {
 
 /** Reads a table with any of the columns {@link writeCsv} writes, in any order; comma, semicolon or tab between. */
 export function readCsv(kind: Kind, text: string): ReadCsv {
+  const steps = csvSteps(kind, text);
+  let step = steps.next();
+  while (!step.done) step = steps.next();
+  return step.value;
+}
+
+const rowsAStep = 500;
+
+/** The same, in steps of milliseconds each. */
+export function* csvSteps(kind: Kind, text: string): Generator<undefined, ReadCsv> {
   const columns = columnsOf(kind);
   const names = columns.map(({ name }) => name);
   const nothing = { rows: [], broken: [], notes: [] };
-  const { heading, rows, broken } = readTable(text, names);
+  const { heading, rows, broken } = yield* tableSteps(text, names);
   if (!heading) return { ...nothing, faults: ['The file is empty.'] };
   const named = heading.map((name) => name.trim().toLowerCase());
   const known = named.map((name) => columns.find((column) => column.name === name));
@@ -44,14 +54,30 @@ export function readCsv(kind: Kind, text: string): ReadCsv {
     const at = known.indexOf(column);
     return at < 0 ? [] : [{ column, at }];
   });
+  const read: CsvRow[] = [];
+  for (const { line, cells } of rows) {
+    const values: Record<string, unknown> = {};
+    // What a short row has no cell for was not said of it.
+    for (const { column, at } of order) if (at < cells.length) column.read(cells[at] ?? '', values);
+    read.push({ line, values });
+    if (read.length % rowsAStep === 0) yield;
+  }
+  const long = rows.filter(({ cells }) => cells.slice(heading.length).some((cell) => cell.trim() !== ''));
   return {
-    rows: rows.map(({ line, cells }) => {
-      const values: Record<string, unknown> = {};
-      for (const { column, at } of order) column.read(cells[at] ?? '', values);
-      return { line, values };
-    }),
+    rows: read,
     broken,
-    faults: twice.map((name) => `The column “${name}” is there twice.`),
-    notes: unknown.map((name) => `The column “${name}” is not known and was skipped.`),
+    faults: [
+      ...twice.map((name) => `The column “${name}” is there twice.`),
+      ...long
+        .slice(0, mostTold)
+        .map(
+          ({ line }) =>
+            `Line ${line} has more cells than the first line has columns: a comma too many, or a cell that needs quotation marks.`,
+        ),
+    ],
+    notes: unknown.slice(0, mostTold).map((name) => `The column “${name}” is not known and was skipped.`),
   };
 }
+
+/** More of one kind of fault than anyone reads. */
+const mostTold = 20;

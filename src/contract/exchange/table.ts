@@ -28,60 +28,82 @@ export const brokenInWords = 'A quotation mark is not closed, or is in the wrong
  * names of columns that may be in the heading; they tell what stands between cells.
  */
 export function readTable(file: string, known: readonly string[]): Table {
+  const steps = tableSteps(file, known);
+  let step = steps.next();
+  while (!step.done) step = steps.next();
+  return step.value;
+}
+
+/** As much as is read in one go, characters; no row is longer. */
+const windowChars = 16 * 1024;
+
+/** The same, in steps of milliseconds each, so that whoever reads can do something else between them. */
+export function* tableSteps(file: string, known: readonly string[]): Generator<undefined, Table> {
   const text = file.replace(/^\uFEFF/, '');
   const marks = marksOf(text, known);
   const broken: BrokenLine[] = [];
-  let rows: TableRow[] = [];
-  let rest: Stretch | undefined = { text, line: 1 };
-  while (rest) {
-    const { whole, after, gaveUp }: Read = readUntilBroken(rest, marks, rows[0]?.cells.length);
-    rows = [...rows, ...whole];
+  const rows: TableRow[] = [];
+  let at = 0;
+  let line = 1;
+  while (at < text.length) {
+    const { whole, read, lines, gaveUp } = readWindow(text, at, line, marks, rows[0]?.cells.length);
+    for (const row of whole) rows.push(row);
     if (gaveUp) broken.push(gaveUp);
-    rest = after;
+    at += read;
+    line += lines;
+    yield;
   }
   const [heading, ...body] = rows;
   return { heading: heading?.cells, rows: body, broken };
 }
 
-interface Stretch {
-  readonly text: string;
-  readonly line: number;
-}
-
-interface Read {
+interface ReadWindow {
   readonly whole: readonly TableRow[];
-  /** The line that could not be read, and what comes after it. */
+  /** How far it was read, characters and lines. */
+  readonly read: number;
+  readonly lines: number;
+  /** The line that could not be read, where there was one; reading goes on below it. */
   readonly gaveUp?: BrokenLine;
-  readonly after?: Stretch;
 }
 
-/** Reads rows up to the first that can't be read; `width` is how many cells the heading has. */
-function readUntilBroken({ text, line: first }: Stretch, marks: Marks, width: number | undefined): Read {
+/**
+ * Reads the rows that stand whole within the next window, up to the first that can't be read; `width` is how many cells
+ * the heading has. A row that reaches the window’s end is read with the next, unless it fills the whole of this one.
+ */
+function readWindow(text: string, at: number, first: number, marks: Marks, width: number | undefined): ReadWindow {
+  const part = text.slice(at, at + windowChars);
+  const isLast = at + windowChars >= text.length;
   const whole: TableRow[] = [];
   let line = first;
   let from = 0;
-  let gaveUp: BrokenLine | undefined;
+  let isBroken = false;
   let cells = width;
-  Papa.parse<string[]>(text, {
+  Papa.parse<string[]>(part, {
     ...marks,
     step: ({ data, errors, meta }, parser) => {
+      if (!isLast && meta.cursor >= part.length) {
+        isBroken = from === 0;
+        parser.abort();
+        return;
+      }
       const isBlank = data.every((cell) => cell.trim() === '');
       cells ??= isBlank ? undefined : data.length;
       // A row that runs over lines and comes out with another number of cells has taken in what was not its own.
       const ranOn = cells !== undefined && data.length !== cells && data.some((cell) => cell.includes('\n'));
       if (errors.length > 0 || ranOn) {
-        gaveUp = { line, text: (text.slice(from).split(/\r\n|\n|\r/, 1)[0] ?? '').trimEnd() };
+        isBroken = true;
         parser.abort();
         return;
       }
       if (!isBlank) whole.push({ line, cells: data });
-      line += text.slice(from, meta.cursor).split('\n').length - 1;
+      line += part.slice(from, meta.cursor).split('\n').length - 1;
       from = meta.cursor;
     },
   });
-  if (!gaveUp) return { whole };
-  const end = text.indexOf('\n', from);
-  return { whole, gaveUp, ...(end < 0 ? {} : { after: { text: text.slice(end + 1), line: line + 1 } }) };
+  if (!isBroken) return { whole, read: isLast ? part.length : from, lines: line - first };
+  const end = text.indexOf('\n', at + from);
+  const gaveUp = { line, text: (part.slice(from).split(/\r\n|\n|\r/, 1)[0] ?? '').trimEnd() };
+  return { whole, gaveUp, read: (end < 0 ? text.length : end + 1) - at, lines: line + 1 - first };
 }
 
 interface Marks {

@@ -9,7 +9,8 @@ export interface ReadCard {
   readonly line: number;
   /** Of a client of this studio; absent on cards from elsewhere. */
   readonly id: string | undefined;
-  readonly contact: Contact;
+  /** What the card says; what it has no line for it leaves open. */
+  readonly contact: Partial<Contact>;
 }
 
 const uidPrefix = 'urn:uuid:';
@@ -53,23 +54,32 @@ export function readVcards(text: string): ReadCard[] {
     return {
       line: i + 1,
       id,
-      contact: {
-        name: read(first(card, 'fn')),
-        nickname: read(first(card, 'nickname')),
-        note: read(all(card, 'note').join('\n')),
-        email: read(first(card, 'email')),
-        phone: read(first(card, 'tel').replace(/^tel:/, '')),
-        address: read(addressOf(card)),
-      },
+      contact: Object.fromEntries(
+        lines.flatMap(([key, line, of]) => (card.hasProperty(line) || key === 'name' ? [[key, read(of(card))]] : [])),
+      ),
     };
   });
 }
 
+/** Which line of a card tells what of a client. */
+const lines: readonly (readonly [keyof Contact, string, (card: InstanceType<typeof ICAL.Component>) => string])[] = [
+  ['name', 'fn', (card) => first(card, 'fn')],
+  ['nickname', 'nickname', (card) => first(card, 'nickname')],
+  ['note', 'note', (card) => all(card, 'note').join('\n')],
+  ['email', 'email', (card) => first(card, 'email')],
+  ['phone', 'tel', (card) => first(card, 'tel').replace(/^tel:/, '')],
+  ['address', 'adr', addressOf],
+];
+
+/** Characters that no script has. */
+const privateUse = Array.from({ length: 0x1900 }, (_, i) => String.fromCharCode(0xe000 + i));
+
 /** A character that the text does not use. */
 function absentFrom(text: string): string {
-  let code = 0xe000;
-  while (text.includes(String.fromCharCode(code))) code++;
-  return String.fromCharCode(code);
+  const used = new Set(text);
+  const absent = privateUse.find((character) => !used.has(character));
+  if (absent === undefined) throw new Error('The file is not a contact card: it holds every character there is.');
+  return absent;
 }
 
 /** The library takes the separator after an escaped backslash for an escaped separator; so it gets to see none. */

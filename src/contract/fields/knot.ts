@@ -18,7 +18,7 @@ export const knotKind: FieldKind<KnotField> = {
     const enter = `${label}: enter its moves, as Li Ro Li Co T, or its name.`;
     return required
       ? worded(Joi.string().required().custom(canonicalMoves), { 'any.required': enter, 'string.base': enter, 'string.empty': enter })
-      : Joi.string().allow(null).default(null).custom(canonicalMoves);
+      : worded(Joi.string().allow(null).default(null).custom(canonicalMoves), { 'string.base': enter, 'string.empty': enter });
   },
   columns: (name, key, { label }) => [
     column(

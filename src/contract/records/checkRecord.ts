@@ -58,6 +58,9 @@ function heldTogether(kind: Kind, value: object, say: Say, faulty: readonly stri
   ];
 }
 
+/** As far as the records count. */
+const mostVersions = 2 ** 31 - 2;
+
 type Schemas = Readonly<Record<Kind, Joi.ObjectSchema>>;
 
 const schemas: Readonly<Record<LengthUnit, Schemas>> = { cm: schemasIn(sayIn('cm')), in: schemasIn(sayIn('in')) };
@@ -71,7 +74,7 @@ function schemaOf(kind: Kind, say: Say): Joi.ObjectSchema {
   return worded(
     Joi.object({
       id: identifier(`The ${one}`).required(),
-      version: Joi.number().integer().min(0).default(0),
+      version: worded(Joi.number().integer().min(0).max(mostVersions).default(0), { '*': 'The version is not one that was given out.' }),
       archived: Joi.boolean().default(false),
       ...Object.fromEntries(fieldsOf(kind).map(([key, field]) => [key, kindOf(field).check(field, say)])),
     }).required(),

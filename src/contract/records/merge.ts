@@ -1,7 +1,7 @@
 import equal from 'fast-deep-equal';
 import { type Field, labelOf } from '../fields/field.ts';
 import { fieldsOf } from './kinds/index.ts';
-import type { Kind } from './records.ts';
+import type { Kind, RecordOf, TakenMeasure } from './records.ts';
 
 /** A field that somebody changed since it was read. */
 export interface Difference {
@@ -24,6 +24,19 @@ export function differences(kind: Kind, before: Values, mine: Values, theirs: Va
     if (equal(a, b) && equal(a, c)) return [];
     return [{ key, field, label: labelOf(field), before: a, mine: b, theirs: c, clash: !equal(a, b) && !equal(a, c) && !equal(b, c) }];
   });
+}
+
+/** What a change makes of a record, field by field; nothing where it says the same. */
+export function changes<K extends Kind>(kind: K, before: RecordOf[K], after: RecordOf[K]): Difference[] {
+  const was = inOrder(before);
+  return differences(kind, was, inOrder(after), was);
+}
+
+/** Measures in one order, so that only what they say is compared. */
+function inOrder(record: object): Values {
+  if (!('measures' in record) || !Array.isArray(record.measures)) return record as Values;
+  const measures = (record.measures as readonly TakenMeasure[]).map(({ measure, mm, how, takenOn }) => ({ measure, mm, how, takenOn }));
+  return { ...record, measures: measures.toSorted((a, b) => `${a.takenOn} ${a.measure}`.localeCompare(`${b.takenOn} ${b.measure}`)) };
 }
 
 const archivedField = ['archived', { kind: 'flag', label: 'Archived' }] as const satisfies readonly [string, Field];

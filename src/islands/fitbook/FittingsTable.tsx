@@ -1,3 +1,5 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { answerKeys } from '../../contract/answerKeys.ts';
 import { sayDay } from '../../contract/days.ts';
 import type { FittingResult, FittingSummary, FittingsBy } from '../../contract/fitting.ts';
 import type { Frame } from '../../core/index.ts';
@@ -5,8 +7,10 @@ import { formatLength, type LengthUnit, roughly } from '../../core/units/length.
 import { viewLabels } from '../../drawing/geometry/view.ts';
 import { cameOut } from '../records/cameOut.ts';
 import { Link } from '../ui/Button.tsx';
+import { DeleteAsked } from '../ui/DeleteAsked.tsx';
 import { Moves } from '../ui/Moves.tsx';
 import { Swatch } from '../ui/Swatch.tsx';
+import { deleteFitting } from '../wire/queries.ts';
 
 interface Order {
   readonly by: FittingsBy;
@@ -26,6 +30,7 @@ interface FittingsTableProps {
 const downFirst: ReadonlySet<FittingsBy> = new Set(['day', 'off']);
 
 export function FittingsTable({ fittings, units, view, timeZone, order, onOrder }: FittingsTableProps) {
+  const queries = useQueryClient();
   const head = (by: FittingsBy, label: string) => (
     <th aria-sort={order.by === by ? (order.down ? 'descending' : 'ascending') : 'none'} className="py-1 pr-3 font-normal">
       <button
@@ -80,11 +85,21 @@ export function FittingsTable({ fittings, units, view, timeZone, order, onOrder 
               {fitting.blade === 'left' && <span className="block text-note text-soft">blade on the wearer’s left</span>}
             </td>
             <td className="py-2 pr-3 text-right whitespace-nowrap">
-              <span className="figures text-lg text-follows">{formatLength(roughly(fitting.set.dropMm, units), units)}</span>
-              <span className="block text-note text-soft">{fitting.set.end} tip</span>
+              {fitting.set && (
+                <>
+                  <span className="figures text-lg text-follows">{formatLength(roughly(fitting.set.dropMm, units), units)}</span>
+                  <span className="block text-note text-soft">{fitting.set.end} tip</span>
+                </>
+              )}
             </td>
             <td className="py-2">
-              {fitting.result ? (
+              {!fitting.set ? (
+                <DeleteAsked
+                  warning="It is damaged; what it was is lost."
+                  remove={() => deleteFitting(fitting.id)}
+                  onGone={() => void queries.invalidateQueries({ queryKey: answerKeys.allFittings() })}
+                />
+              ) : fitting.result ? (
                 <CameOut result={fitting.result} units={units} />
               ) : (
                 <Link href={`/fittings/${fitting.id}?stage=check`}>Not checked yet</Link>

@@ -1,10 +1,10 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
 import { sayDay } from '../../contract/days.ts';
 import type { TyingRecord } from '../../contract/records/records.ts';
 import type { TyingBefore } from '../../contract/tying.ts';
 import { formatLength, type LengthUnit } from '../../core/units/length.ts';
-import { Button, Link } from '../ui/Button.tsx';
+import { Link } from '../ui/Button.tsx';
+import { DeleteAsked } from '../ui/DeleteAsked.tsx';
 import { deleteTying, tyingHistoryQuery } from '../wire/queries.ts';
 
 interface TyingTraceProps {
@@ -16,30 +16,17 @@ interface TyingTraceProps {
 /** What a tying was before it was corrected, the fitting it is of, and the way to be rid of it. */
 export function TyingTrace({ tying, units, timeZone }: TyingTraceProps) {
   const { data } = useQuery(tyingHistoryQuery(tying.id));
-  const [asked, setAsked] = useState(false);
-  const mutation = useMutation({ mutationFn: () => deleteTying(tying.id), onSuccess: () => location.assign('/fittings') });
   return (
     <section aria-label="History" className="space-y-2 border-t-2 border-ink pt-3">
-      <p className="flex flex-wrap items-center gap-x-5">
+      <div className="flex flex-wrap items-center gap-x-5">
         {tying.source === 'fitting' && <Link href={`/fittings/${tying.id}`}>The fitting it is of</Link>}
         <Link href="/fittings">Fit book</Link>
-        {asked ? (
-          <>
-            <span>It goes from the book and from what was learnt; what it was stays in the history.</span>
-            <Button look="other" disabled={mutation.isPending} onClick={() => mutation.mutate()}>
-              Delete it
-            </Button>
-            <Button look="text" onClick={() => setAsked(false)}>
-              Keep it
-            </Button>
-          </>
-        ) : (
-          <Button look="text" onClick={() => setAsked(true)}>
-            Delete
-          </Button>
-        )}
-        {mutation.isError && <span className="text-outside">Not deleted. {mutation.error.message}</span>}
-      </p>
+        <DeleteAsked
+          warning="It goes from the book and from what was learnt; what it was stays in the history."
+          remove={() => deleteTying(tying.id)}
+          onGone={() => location.assign('/fittings')}
+        />
+      </div>
       {data && data.length > 0 && (
         <>
           <h2 className="text-lg font-medium">Before it was corrected</h2>

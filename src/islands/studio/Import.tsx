@@ -1,5 +1,6 @@
 import { FileUp } from 'lucide-react';
 import { useId, useState } from 'react';
+import { fileText } from '../../contract/exchange/fileText.ts';
 import { type ExchangeFile, exchangeFiles, isExchangeFile } from '../../contract/exchange/report.ts';
 import { kindWords } from '../../contract/records/kindWords.ts';
 import { FileInput } from '../ui/FileInput.tsx';
@@ -13,16 +14,21 @@ import { useImport } from './useImport.ts';
 export function Import() {
   const { chosen, report, isStale, state, outage, error, look, mend, apply } = useImport();
   const [unread, setUnread] = useState<string>();
+  const [noted, setNoted] = useState<string>();
   const id = useId();
   const read = async (file: File | undefined) => {
     if (!file) return;
     setUnread(undefined);
+    setNoted(undefined);
     const as = guess(file.name);
     if (!as) {
       setUnread(`“${file.name}” can’t be read here. Choose a .csv file, a .vcf file with contacts, or a studio’s .json file.`);
       return;
     }
-    look(chooseFile(file.name, as, await file.text()));
+    const { text, encoding } = fileText(await file.arrayBuffer());
+    if (encoding !== 'UTF-8')
+      setNoted(`“${file.name}” is not in UTF-8: it was read as ${encoding}. Look at names with accents before importing.`);
+    look(chooseFile(file.name, as, text));
   };
   const table = chosen?.table;
   return (
@@ -48,6 +54,11 @@ export function Import() {
       {unread && (
         <p role="alert" className="bg-outside-wash px-4 py-2 text-outside">
           {unread}
+        </p>
+      )}
+      {noted && (
+        <p role="status" className="bg-set-wash px-4 py-2">
+          {noted}
         </p>
       )}
       {chosen && exchangeFiles[chosen.as].format === 'csv' && (

@@ -1,5 +1,6 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { type ReactNode, useEffect, useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { answerKeys } from '../../contract/answerKeys.ts';
 import type { Given } from '../../contract/given.ts';
 import { PreferencesProvider } from '../device/preferences.tsx';
@@ -28,7 +29,31 @@ export function WithGiven({ given, children }: { readonly given: Given; readonly
   }, [queries]);
   return (
     <PreferencesProvider initial={given.preferences}>
-      <QueryClientProvider client={queries}>{children}</QueryClientProvider>
+      <QueryClientProvider client={queries}>
+        <ErrorBoundary FallbackComponent={Broken}>{children}</ErrorBoundary>
+      </QueryClientProvider>
     </PreferencesProvider>
+  );
+}
+
+/** Something on the page went wrong: what is safe, and the ways on. */
+function Broken() {
+  return (
+    <div role="alert" className="space-y-3 p-8 text-xl">
+      <p>
+        This page can’t be shown: something in it went wrong. Nothing on record was changed, and what you entered is kept in this window.
+      </p>
+      <p className="flex flex-wrap gap-4">
+        <a className="text-set underline" href={location.href}>
+          Load it again
+        </a>
+        <a className="text-set underline" href="/fittings">
+          Fit book
+        </a>
+        <a className="text-set underline" href="/">
+          New fitting
+        </a>
+      </p>
+    </div>
   );
 }

@@ -131,6 +131,10 @@ export function fittingQuery(id: string) {
   return queryOptions({ queryKey: answerKeys.fitting(id), queryFn: () => ask<Fitting>(`/api/fittings/${encodeURIComponent(id)}`) });
 }
 
+export function deleteFitting(id: string): Promise<{ readonly deleted: string }> {
+  return ask(`/api/fittings/${encodeURIComponent(id)}/delete`, { method: 'POST', body: {} });
+}
+
 export function saveFitting(draft: FittingDraft): Promise<Fitting> {
   return ask<Fitting>('/api/fittings', { method: 'POST', body: draft });
 }

@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import { dayIn } from '../../contract/days.ts';
 import type { ReportLine } from '../../contract/exchange/report.ts';
 import { isNamed } from '../../contract/fields/reference.ts';
@@ -6,12 +7,13 @@ import { checkKeptFitting } from '../../contract/fitting.ts';
 import { checkRecord } from '../../contract/records/checkRecord.ts';
 import { fieldsOf, kinds } from '../../contract/records/kinds/index.ts';
 import { kindCodes, kindWords, titleOf } from '../../contract/records/kindWords.ts';
-import { differences } from '../../contract/records/merge.ts';
+import { changes } from '../../contract/records/merge.ts';
 import type { ClientRecord, Kind, RecordOf, StudioRecord } from '../../contract/records/records.ts';
 import { checkStudio } from '../../contract/records/studio.ts';
 import { isUuid, type Queryable } from '../database.ts';
 import { fittingIds, keepFitting } from '../fittings.ts';
-import { everyTitle, insertRecord, recordsById, updateRecord } from '../records.ts';
+import { changedMeanwhile } from '../http/problem.ts';
+import { everyRecord, everyTitle, findRecord, insertRecord, recordsById, updateRecord } from '../records.ts';
 import { changeStudio } from '../studios.ts';
 import type { Proposal } from './proposals.ts';
 
@@ -27,18 +29,28 @@ type Values = Readonly<Record<string, unknown>>;
 export async function compareWithKept(sql: Queryable, studio: StudioRecord, proposals: readonly Proposal[]): Promise<Compared[]> {
   const kept = await keptOf(sql, studio.id, proposals);
   const seen = new Set<string>();
-  return proposals.map((proposal) => {
-    switch (proposal.of) {
-      case 'studio':
-        return compareStudio(studio, proposal);
-      case 'fitting':
-        return compareFitting(studio, proposal, kept);
-      default:
-        return proposal.unread === undefined
-          ? compareRecord(studio, proposal.of, proposal, kept, seen)
-          : { report: { line: proposal.line, what: kindWords[proposal.of].one, title: '', action: 'fault', details: [proposal.unread] } };
-    }
-  });
+  const compared: Compared[] = [];
+  for (const proposal of proposals) {
+    compared.push(compareOne(studio, proposal, kept, seen));
+    if (compared.length % comparedAStep === 0) await setImmediate();
+  }
+  return compared;
+}
+
+/** So many take some ten milliseconds; whatever else waits to be answered comes between. */
+const comparedAStep = 100;
+
+function compareOne(studio: StudioRecord, proposal: Proposal, kept: KeptOf, seen: Set<string>): Compared {
+  switch (proposal.of) {
+    case 'studio':
+      return compareStudio(studio, proposal);
+    case 'fitting':
+      return compareFitting(studio, proposal, kept);
+    default:
+      return proposal.unread === undefined
+        ? compareRecord(studio, proposal.of, proposal, kept, seen)
+        : { report: { line: proposal.line, what: kindWords[proposal.of].one, title: '', action: 'fault', details: [proposal.unread] } };
+  }
 }
 
 interface KeptOf {
@@ -46,6 +58,8 @@ interface KeptOf {
   readonly fittings: ReadonlySet<string>;
   /** Ids of each kind that will be there, kept or proposed. */
   readonly ids: ReadonlyMap<Kind, ReadonlySet<string>>;
+  /** Of kinds that have something in common with no other: whose each of it is. */
+  readonly owners: ReadonlyMap<Kind, Map<unknown, string>>;
   /** Ids by lower-case title. */
   readonly titles: ReadonlyMap<Kind, ReadonlyMap<string, readonly string[]>>;
 }
@@ -55,7 +69,7 @@ async function keptOf(sql: Queryable, studioId: string, proposals: readonly Prop
   const ids = new Map<Kind, Set<string>>();
   const titles = new Map<Kind, Map<string, string[]>>();
   for (const kind of kindCodes) {
-    const proposed = proposals.filter(({ of }) => of === kind).map(({ values }) => String(values['id'] ?? ''));
+    const proposed = proposals.filter(({ of }) => of === kind).map(({ values }) => String(values['id'] ?? '').toLowerCase());
     records.set(kind, await recordsById<Kind>(sql, studioId, kind, proposed));
     const all = await everyTitle(sql, studioId, kind);
     ids.set(kind, new Set([...all.map(({ id }) => id), ...proposed.filter(isUuid)]));
@@ -63,8 +77,15 @@ async function keptOf(sql: Queryable, studioId: string, proposals: readonly Prop
     for (const { id, title } of all) byTitle.set(title.toLowerCase(), [...(byTitle.get(title.toLowerCase()) ?? []), id]);
     titles.set(kind, byTitle);
   }
+  const owners = new Map<Kind, Map<unknown, string>>();
+  for (const kind of kindCodes) {
+    const { unique } = kinds[kind];
+    if (!unique || !proposals.some(({ of }) => of === kind)) continue;
+    const every = (await everyRecord(sql, studioId, kind)) as unknown as readonly (Values & { readonly id: string })[];
+    owners.set(kind, new Map(every.map((record) => [record[unique.key], record.id])));
+  }
   const wanted = proposals.filter(({ of }) => of === 'fitting').map(({ values }) => String(values['id'] ?? ''));
-  return { records, ids, titles, fittings: await fittingIds(sql, studioId, wanted) };
+  return { records, ids, titles, owners, fittings: await fittingIds(sql, studioId, wanted) };
 }
 
 function compareStudio(studio: StudioRecord, { line, values }: Proposal): Compared {
@@ -118,7 +139,7 @@ function compareRecord<K extends Kind>(
   const { one } = kindWords[kind];
   const { fresh } = kinds[kind];
   const given = typeof values['id'] === 'string' && values['id'] !== '' ? values['id'] : undefined;
-  const id = given ?? crypto.randomUUID();
+  const id = given?.toLowerCase() ?? crypto.randomUUID();
   const before = kept.records.get(kind)?.get(id) as RecordOf[K] | undefined;
   const { resolved, faults: unresolved } = resolve(kind, values, kept);
   const whole: Values = { ...fresh, ...before, ...withMeasures(studio, kind, before, resolved), id, version: before?.version ?? 0 };
@@ -126,18 +147,28 @@ function compareRecord<K extends Kind>(
   const twice = seen.has(id) ? ['This identifier is in the file twice.'] : [];
   seen.add(id);
   const about = { line, what: one, title: titleOf(whole) };
-  const wrong = [...twice, ...unresolved, ...(faults ?? []).map(({ message }) => message)];
+  const wrong = [...twice, ...takenBy(kind, id, value, kept), ...unresolved, ...(faults ?? []).map(({ message }) => message)];
   if (wrong.length > 0 || !value) return { report: { ...about, action: 'fault', details: [...new Set(wrong)] } };
   if (!before) return { report: { ...about, action: 'add', details: [] }, apply: (sql) => insertRecord(sql, studio.id, kind, value) };
-  const was = ordered(before as unknown as Values);
-  const changed = differences(kind, was, ordered(value as unknown as Values), was).map(({ label }) => label);
+  const changed = changes(kind, before, value).map(({ label }) => label);
   if (changed.length === 0) return { report: { ...about, action: 'same', details: [] } };
   return {
     report: { ...about, action: 'change', details: changed },
     apply: async (sql) => {
-      await updateRecord(sql, studio.id, kind, value);
+      if (!(await updateRecord(sql, studio.id, kind, value))) throw changedMeanwhile(one, await findRecord(sql, studio.id, kind, id));
     },
   };
+}
+
+/** What another record, kept or in the file, has already. */
+function takenBy(kind: Kind, id: string, value: object | undefined, { owners }: KeptOf): string[] {
+  const { unique } = kinds[kind];
+  const of = owners.get(kind);
+  if (!unique || !of || !value) return [];
+  const own = (value as Values)[unique.key];
+  const owner = of.get(own);
+  of.set(own, owner ?? id);
+  return owner === undefined || owner === id ? [] : [unique.taken];
 }
 
 /** Turns names of other records into their ids, and holds ids against what is there. */
@@ -166,17 +197,4 @@ function withMeasures({ timeZone }: StudioRecord, kind: Kind, before: RecordOf[K
   const { latest, ...rest } = values;
   const history = (before as ClientRecord | undefined)?.measures ?? [];
   return { ...rest, measures: withLatest(history, latest, dayIn(timeZone)) };
-}
-
-/** Measures in one order, so that only what they say is compared. */
-function ordered(record: Values): Values {
-  const { measures } = record;
-  if (!Array.isArray(measures)) return record;
-  const line = ({ measure, mm, how, takenOn }: ClientRecord['measures'][number]) => ({ measure, mm, how, takenOn });
-  return {
-    ...record,
-    measures: (measures as ClientRecord['measures'])
-      .map(line)
-      .toSorted((a, b) => `${a.takenOn} ${a.measure}`.localeCompare(`${b.takenOn} ${b.measure}`)),
-  };
 }

@@ -16,7 +16,7 @@ export async function importFile(
   text: string,
   apply: boolean,
 ): Promise<ImportReport> {
-  const { proposals, faults, notes } = proposalsIn(exchangeFiles[name], text, dayIn(studio.timeZone));
+  const { proposals, faults, notes } = await proposalsIn(exchangeFiles[name], text, dayIn(studio.timeZone));
   return inTransaction(sql, async (transaction) => {
     const compared = await compareWithKept(transaction, studio, proposals);
     const lines: readonly ReportLine[] = compared.map(({ report }) => report);

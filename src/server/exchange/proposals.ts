@@ -1,10 +1,11 @@
-import { readCsv } from '../../contract/exchange/csv.ts';
+import { csvSteps } from '../../contract/exchange/csv.ts';
 import type { exchangeFiles } from '../../contract/exchange/report.ts';
 import { readStudioFile } from '../../contract/exchange/studioFile.ts';
 import { brokenInWords } from '../../contract/exchange/table.ts';
 import { readVcards } from '../../contract/exchange/vcard.ts';
 import { kindCodes } from '../../contract/records/kindWords.ts';
 import type { Kind } from '../../contract/records/records.ts';
+import { inSteps } from './inSteps.ts';
 import { caresOfOlder } from './olderFiles.ts';
 
 /** What a file proposes to keep, not yet held against what is kept; `unread` where a line could not be read. */
@@ -18,12 +19,16 @@ export interface Proposals {
   readonly notes: readonly string[];
 }
 
-/** Everything a file proposes; a file that cannot be read at all is one fault. */
-export function proposalsIn(file: (typeof exchangeFiles)[keyof typeof exchangeFiles], text: string, today: string): Proposals {
+/** Everything a file proposes; a file that cannot be read at all is one fault. In steps, so that others are answered meanwhile. */
+export async function proposalsIn(
+  file: (typeof exchangeFiles)[keyof typeof exchangeFiles],
+  text: string,
+  today: string,
+): Promise<Proposals> {
   try {
     switch (file.format) {
       case 'csv': {
-        const { rows, broken, faults, notes } = readCsv(file.kind, text);
+        const { rows, broken, faults, notes } = await inSteps(csvSteps(file.kind, text));
         const proposals: readonly Proposal[] = [
           ...rows.map(({ line, values }) => ({ of: file.kind, line, values })),
           ...broken.map(({ line }) => ({ of: file.kind, line, values: {}, unread: brokenInWords })),

@@ -64,12 +64,21 @@ function tooLarge(most: number): Problem {
 function contentOf(content: Content, type: string, bytes: Uint8Array): unknown {
   const { pattern, code, message } = types[content];
   if (!pattern.test(type)) throw new Problem(415, code, message);
-  const text = new TextDecoder().decode(bytes);
+  const text = inUtf8(bytes);
   if (content === 'file') return text;
   if (text.trim() === '') throw new Problem(400, 'empty-body', 'The request is empty.');
   try {
     return JSON.parse(text) as unknown;
   } catch {
     throw new Problem(400, 'bad-json', 'The request is not complete JSON: it may have been cut off.');
+  }
+}
+
+/** Strictly: a character that is lost on the way in is lost for good. */
+function inUtf8(bytes: Uint8Array): string {
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    throw new Problem(400, 'not-utf8', 'The text is not in UTF-8. Save the file as UTF-8 and send it again.');
   }
 }

@@ -1,4 +1,5 @@
 import { type FittingsBy, type FittingsOnly, type FittingsWanted, fittingsBy, fittingsOnly } from '../../contract/fitting.ts';
+import { findIn } from './recordQuery.ts';
 
 /** What an address asks of the list of fittings; what it can’t ask is left out. */
 export function fittingsWanted(query: URLSearchParams): FittingsWanted {
@@ -8,7 +9,7 @@ export function fittingsWanted(query: URLSearchParams): FittingsWanted {
   const by = query.get('by');
   const from = Number(query.get('from') ?? 0);
   return {
-    find: (query.get('find') ?? '').slice(0, 200),
+    find: findIn(query),
     ...(client !== null && { client }),
     ...(tie !== null && { tie }),
     ...(only !== null && Object.hasOwn(fittingsOnly, only) && { only: only as FittingsOnly }),

@@ -38,6 +38,11 @@ export function changedMeanwhile(what: string, current: unknown): Problem {
   return new Problem(409, changedInBetween, `Someone else changed this ${what} meanwhile. Nothing was overwritten.`, [], current);
 }
 
+/** Another record has this identifier. */
+export function taken(what: string): Problem {
+  return new Problem(409, 'taken', `Another ${what} is there already under this identifier. Nothing was changed.`);
+}
+
 export function nothingAt(url: URL): Problem {
   return new Problem(404, 'not-found', `${url.pathname} was not found.`);
 }

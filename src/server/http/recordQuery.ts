@@ -23,7 +23,7 @@ export function wantedOf(query: URLSearchParams): Wanted {
   const from = query.get('from') ?? '0';
   if (!/^\d{1,7}$/.test(from)) throw invalid([{ path: 'from', message: `“${from}” is not a place in a list.` }]);
   return {
-    find: query.get('find') ?? '',
+    find: findIn(query),
     archived: query.get('archived') === 'true',
     from: Number(from),
     ...orderOf(query),
@@ -31,6 +31,14 @@ export function wantedOf(query: URLSearchParams): Wanted {
     ...(wearableBy === null ? {} : { wearableBy }),
     ...(client === null ? {} : { clientId: client === 'studio' ? null : client }),
   };
+}
+
+/** Longer than anything that is looked for. */
+const longestFind = 200;
+
+/** The words a list is looked through for; what can’t be stored can’t be found either. */
+export function findIn(query: URLSearchParams): string {
+  return (query.get('find') ?? '').replaceAll('\0', '').slice(0, longestFind);
 }
 
 /** The order a list is asked in; by name where nothing is said. */

@@ -22,6 +22,7 @@ test('a new one of each kind is right as soon as it has a name and what it leans
     regulations: { asOf: '2026-03-01' },
     rehearsals: { learnerId: randomUUID(), knot: 'Li Ro Li Co T', doneOn: '2026-11-02' },
     tyings: { knot: 'Li Ro Li Co T', doneOn: '2026-11-02' },
+    cares: { tieId: randomUUID(), fromOn: '2026-11-02' },
   };
   for (const kind of kindCodes) {
     assert.deepEqual(paths(kind, leaning[kind] ?? {}), [], kind);
@@ -29,6 +30,8 @@ test('a new one of each kind is right as soon as it has a name and what it leans
   assert.deepEqual(paths('outfits', {}), ['clientId', 'shirtId']);
   assert.deepEqual(paths('namings', {}), ['word']);
   assert.deepEqual(paths('rehearsals', {}), ['learnerId', 'knot', 'doneOn']);
+  assert.deepEqual(paths('cares', { ...leaning.cares, untilOn: '2026-11-01' }), ['untilOn'], 'not back before it went');
+  assert.deepEqual(paths('cares', { ...leaning.cares, fromOn: '2026-02-31' }), ['fromOn'], 'a day there is');
   assert.deepEqual(paths('rehearsals', { ...leaning.rehearsals, seconds: [4, -1] }), ['seconds.1'], 'no step takes less than no time');
   assert.deepEqual([paths('regulations', {}), paths('regulations', { asOf: '1 March' })], [['asOf'], ['asOf']], 'a rule is dated');
 });

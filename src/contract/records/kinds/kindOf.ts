@@ -9,6 +9,8 @@ export interface KindOf<K extends Kind> {
   readonly fresh: Omit<Entered<K>, 'id'>;
   /** Part of a plan's question that its measures are: they are checked against each other as they are in a plan. */
   readonly part?: 'shirt' | 'jacket' | 'tie';
+  /** What no two records of a studio have in common, and how that is told. */
+  readonly unique?: { readonly key: string; readonly taken: string };
   /** What can’t be true together of what was entered, as far as it could be read. */
   readonly together?: (entered: Partial<Entered<K>>) => readonly Fault[];
 }

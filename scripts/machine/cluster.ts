@@ -15,6 +15,9 @@ export interface Cluster {
   /** Whether this process is the one to stop it: it started it, or found it left behind by one that is gone. */
   readonly ours: boolean;
   readonly stop: () => void;
+  readonly isRunning: () => boolean;
+  /** Starts it again where it was, after it stopped by itself. */
+  readonly comeBack: () => Promise<void>;
 }
 
 const superuser = 'ropewalk';
@@ -42,20 +45,15 @@ export async function startPassingCluster(): Promise<Cluster> {
 export interface CrashingCluster extends Cluster {
   /** Ends it at once, as a power cut would, in the midst of whatever it does. */
   readonly crash: () => void;
-  readonly comeBack: () => Promise<void>;
 }
 
 export async function startCrashingCluster(): Promise<CrashingCluster> {
   const folder = passingFolder();
-  const port = await freePort();
-  const cluster = await startCluster(folder, [], port);
+  const cluster = await startCluster(folder, []);
   return {
     ...cluster,
     crash: () => {
       asOwner(join(postgresPrograms(), 'pg_ctl'), ['stop', '-w', '-m', 'immediate', '-D', join(folder, 'data')]);
-    },
-    comeBack: async () => {
-      await startCluster(folder, [], port);
     },
     stop: () => stopForGood(cluster, folder),
   };
@@ -97,6 +95,10 @@ async function startCluster(folder: string, options: readonly string[], wantedPo
     ours,
     stop: () => {
       asOwner(join(bin, 'pg_ctl'), ['stop', '-w', '-m', 'fast', '-D', data]);
+    },
+    isRunning: () => runningPort(bin, data) !== undefined,
+    comeBack: async () => {
+      await startCluster(folder, options, port);
     },
   };
 }

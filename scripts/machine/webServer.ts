@@ -21,7 +21,8 @@ export async function startWebServer(port: number, databaseUrl: string, logLevel
   const address = `http://${loopback}:${port}`;
   const child = spawn(process.execPath, [join(root, 'dist', 'server', 'shell.mjs')], {
     cwd: root,
-    stdio: ['ignore', 'ignore', 'inherit'],
+    // What it logs is for whoever started it; tests break things on purpose and don’t ask.
+    stdio: ['ignore', logLevel === 'silent' ? 'ignore' : 'inherit', 'inherit'],
     // A group of its own: Ctrl-C is passed on in order, not to everything at once.
     detached: true,
     env: {

@@ -3,6 +3,7 @@ import { startLastingCluster } from '../machine/cluster.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
 import { isTaken, loopback } from '../machine/ports.ts';
 import { createDatabase, prepareStudio } from '../machine/studio.ts';
+import { supervise } from '../machine/supervise.ts';
 import { startWebServer } from '../machine/webServer.ts';
 
 const usualPort = 4310;
@@ -27,11 +28,16 @@ await runTask(async () => {
     if (cluster) await createDatabase(cluster.url('postgres'), 'ropewalk');
     const url = process.env['DATABASE_URL'] ?? cluster?.url('ropewalk') ?? '';
     await prepareStudio(url, console.log);
-    const web = await startWebServer(port, url, 'info');
-    console.log(`Ropewalk is ready at ${web.address}   (Ctrl-C ends it)`);
-    const end = await Promise.race([signal, web.ended.then(() => 'crashed' as const)]);
-    await web.stop();
-    if (end === 'crashed') throw new MachineFailure('The application ended unexpectedly.');
+    await supervise({
+      start: async () => {
+        const web = await startWebServer(port, url, 'info');
+        console.log(`Ropewalk is ready at ${web.address}   (Ctrl-C ends it)`);
+        return web;
+      },
+      cluster: cluster?.ours ? cluster : undefined,
+      say: console.log,
+      ended: signal,
+    });
   } finally {
     if (cluster?.ours) cluster.stop();
   }

@@ -78,6 +78,27 @@ test('giving up on a save tells that it was not made, and keeps everything', asy
   assert.equal(await count(), before + 1);
 });
 
+test('what is typed while a record waits to be saved is not lost, and not called saved', async () => {
+  const { page, app } = screen;
+  await page.openRecord('ties', 'heather');
+  const note = async () => page.one('//label[normalize-space()="Note"]/following::textarea[1]');
+  await (await note()).sendKeys('Brushed.');
+  app.gate.shut();
+  await (await page.button('Save')).click();
+  await page.waitFor(async () => /Not saved yet; nothing you entered is lost/.test(await page.body()), 'no word of it');
+  await (await note()).sendKeys(' Moth hole at the tail.');
+  app.gate.open();
+  await page.waitFor(
+    async () => /Not saved yet\./.test(await page.body()) && !/nothing you entered is lost/.test(await page.body()),
+    'called saved',
+  );
+  assert.equal(await (await note()).getAttribute('value'), 'Brushed. Moth hole at the tail.');
+  await (await page.button('Save')).click();
+  await page.waitFor(async () => /Saved\./.test(await page.body()), 'not saved');
+  const { rows } = await (await fetch(`${app.address}/api/ties?find=heather`)).json();
+  assert.equal(rows[0].note, 'Brushed. Moth hole at the tail.');
+});
+
 test('records out of reach from the start: told, never shown as empty, and filled when they are back', async () => {
   const { page, app } = screen;
   app.gate.shut();

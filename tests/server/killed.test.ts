@@ -4,6 +4,7 @@ import { after, before, test } from 'node:test';
 import { type CrashingCluster, startCrashingCluster } from '../../scripts/machine/cluster.ts';
 import { freePort } from '../../scripts/machine/ports.ts';
 import { createDatabase, prepareStudio } from '../../scripts/machine/studio.ts';
+import { supervise } from '../../scripts/machine/supervise.ts';
 import { startWebServer, type WebServer } from '../../scripts/machine/webServer.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { CareRecord, TyingRecord, Wardrobe } from '../../src/contract/records/records.ts';
@@ -48,6 +49,51 @@ async function acknowledged(
   }
   throw new Error(`${path} was never acknowledged`);
 }
+
+test('what ends by itself is started again, application and database; what ends again and again is not', async () => {
+  const said: string[] = [];
+  let end: () => void = () => undefined;
+  const ended = new Promise<void>((resolve) => {
+    end = resolve;
+  });
+  const own = await freePort();
+  let latest: WebServer | undefined;
+  const start = async () => {
+    latest = await startWebServer(own, url, 'silent');
+    return latest;
+  };
+  const running = supervise({ start, cluster, say: (line) => said.push(line), ended, lookEveryMs: 100 });
+  const isUp = async () => {
+    for (let tries = 0; tries < 300; tries++) {
+      const answer = await fetch(`http://127.0.0.1:${own}/api/health`).catch(() => undefined);
+      if (answer?.status === 200) return;
+      await pause(100);
+    }
+    throw new Error('It did not come back.');
+  };
+  await isUp();
+  await latest?.kill();
+  await isUp();
+  cluster.crash();
+  await isUp();
+  end();
+  await running;
+  assert.deepEqual(said, [
+    'The application has ended unexpectedly; it is started again.',
+    'The database has stopped by itself; it is started again.',
+  ]);
+
+  let starts = 0;
+  const dead = async () => {
+    starts++;
+    return { address: '', ended: Promise.resolve(1), stop: async () => undefined, kill: async () => undefined };
+  };
+  await assert.rejects(
+    supervise({ start: dead, cluster: undefined, say: () => undefined, ended: new Promise(() => undefined) }),
+    /again and again/,
+  );
+  assert.equal(starts, 6);
+});
 
 interface Written {
   readonly tying: TyingRecord;

@@ -1,9 +1,10 @@
 import equal from 'fast-deep-equal';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { sayIn } from '../../../contract/lengths.ts';
 import { fieldsOf } from '../../../contract/records/kinds/index.ts';
 import { kindWords, titleOf } from '../../../contract/records/kindWords.ts';
+import { merged } from '../../../contract/records/merge.ts';
 import type { Kind, RecordOf, StudioSeen } from '../../../contract/records/records.ts';
 import { unitChoices, useUnits } from '../../device/preferences.tsx';
 import { useShortcuts } from '../../device/shortcuts.ts';
@@ -45,11 +46,13 @@ export function RecordForm<K extends Kind>({ kind, initial, draftId, studio, onK
   const { undo, redo } = useSteps(store);
   const [tried, setTried] = useState(false);
   const { record, faults } = useMemo(() => checkEntries(kind, entries, units), [kind, entries, units]);
+  const sent = useRef(entries);
   const keeping = useKeeping(kind, units, (kept) => {
     const now = entriesOf(kept);
     dropDraft(kind, draftId);
     setBefore(now);
-    store.begin(now);
+    // What was typed while it was being saved is not saved yet, and stays.
+    store.begin(merged(kind, sent.current, store.get(), now, () => 'mine'));
     setTried(false);
     onKept(kept, before.version === 0);
   });
@@ -73,7 +76,9 @@ export function RecordForm<K extends Kind>({ kind, initial, draftId, studio, onK
   const busy = keeping.state === 'keeping' || keeping.state === 'waiting';
   const keep = (changes: Partial<Entries> = {}) => {
     setTried(true);
-    if (record && !busy) keeping.keep({ ...record, ...changes } as RecordOf[K]);
+    if (!record || busy) return;
+    sent.current = { ...entries, ...changes };
+    keeping.keep({ ...record, ...changes } as RecordOf[K]);
   };
   const begin = (next: Entries) => {
     setBefore(next);

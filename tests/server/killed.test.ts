@@ -71,8 +71,8 @@ test('what ends by itself is started again, application and database; what ends 
     }
     throw new Error('It did not come back.');
   };
-  await isUp();
-  await latest?.kill();
+  while (!latest) await pause(20);
+  await (latest as WebServer).kill();
   await isUp();
   cluster.crash();
   await isUp();

@@ -41,7 +41,7 @@ async function views(): Promise<string[]> {
     const { rows } = await (await fetch(`${screen.app.address}/api/${kind}`)).json();
     return `/${kind}/${rows[0].id}`;
   };
-  const kinds = ['people', 'regulations', 'clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits', 'namings', 'tyings'];
+  const kinds = ['people', 'regulations', 'clients', 'shirts', 'jackets', 'ties', 'squares', 'outfits', 'namings', 'tyings', 'cares'];
   return [
     '/',
     '/?stage=set',

@@ -226,7 +226,7 @@ function Owner({ clientId }: { readonly clientId: string | null }) {
 function ClientName({ id }: { readonly id: string }) {
   const { data } = useQuery(recordQuery('clients', id));
   return (
-    <a className="text-set hover:underline" href={`/clients/${id}`}>
+    <a className="text-set underline decoration-1 underline-offset-2" href={`/clients/${id}`}>
       {data?.name ?? 'Loading…'}
     </a>
   );

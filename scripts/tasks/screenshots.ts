@@ -141,7 +141,7 @@ const pictures: readonly Picture[] = [
   { name: 'learnt', path: '/fittings/learnt', prepare: async (page) => void (await page.one('//figure//*[name()="svg"]')) },
   { name: 'client', path: '/clients', prepare: (page) => page.openRecord('clients', 'corvane') },
   { name: 'tie', path: '/clients', prepare: (page) => page.openRecord('ties', 'long slate') },
-  { name: 'wardrobe', path: '/wardrobe', prepare: async (page) => void (await page.one('//*[contains(., "lent to")]')) },
+  { name: 'wardrobe', path: '/wardrobe', prepare: async (page) => void (await page.one('//*[contains(., "lent since")]')) },
   {
     name: 'import-export',
     path: '/import-export',

@@ -1,6 +1,7 @@
+import { sayDay } from '../contract/days.ts';
 import type { Fitting, FittingDraft, FittingResult, FittingSummary, FittingsWanted } from '../contract/fitting.ts';
 import { answerVersion, broughtUp } from '../contract/keptAnswer.ts';
-import { type Page, type PersonRecord, pageSize, type UncheckedFitting } from '../contract/records/records.ts';
+import { type Page, type PersonRecord, pageSize, type StudioRecord, type UncheckedFitting } from '../contract/records/records.ts';
 import { completeRequest, type KnotPlan, plan } from '../core/index.ts';
 import { brokenConstraint, isUuid, type Queryable } from './database.ts';
 import { invalid, notFound, Problem } from './http/problem.ts';
@@ -57,13 +58,17 @@ function summaryOf(row: KeptRow, result: FittingResult | null): FittingSummary {
 }
 
 /** The latest fitting of a client that nobody has said the outcome of. */
-export async function uncheckedFitting(sql: Queryable, studioId: string, clientId: string): Promise<UncheckedFitting | null> {
+export async function uncheckedFitting(
+  sql: Queryable,
+  { id: studioId, timeZone }: StudioRecord,
+  clientId: string,
+): Promise<UncheckedFitting | null> {
   const [row] = await sql<{ id: string; title: string; createdAt: Date }[]>`
     select id, answer->>'title' as title, created_at from fittings
     where studio_id = ${studioId} and client_id = ${clientId}
       and not exists (select 1 from tyings where tyings.studio_id = fittings.studio_id and tyings.id = fittings.id)
     order by created_at desc, id limit 1`;
-  return row ? { ...row, createdAt: row.createdAt.toISOString() } : null;
+  return row ? { id: row.id, title: row.title, day: sayDay(row.createdAt.toISOString(), timeZone) } : null;
 }
 
 /** One fitting as it was saved. Refuses an id that is not there. */

@@ -28,7 +28,7 @@ export async function wardrobe(asked: Pick<Asked, 'sql' | 'studio' | 'person'>, 
     worn('squares'),
     worn('regulations'),
   ]);
-  const unchecked = client ? await uncheckedFitting(sql, studio.id, client.id) : null;
+  const unchecked = client ? await uncheckedFitting(sql, studio, client.id) : null;
   const learnt = await learntHere(sql, studio.id, {
     client: client && { id: client.id, drop: dropNowOf(client) },
     hands: [person?.id ?? '', ...(client ? [clientsHand(client.id)] : [])],

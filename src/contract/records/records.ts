@@ -198,8 +198,8 @@ export interface Wardrobe {
 export interface UncheckedFitting {
   readonly id: string;
   readonly title: string;
-  /** ISO 8601. */
-  readonly createdAt: string;
+  /** Its day as people write it, in the studio’s time zone. */
+  readonly day: string;
 }
 
 /** What the studio itself calls a knot. */

@@ -28,6 +28,7 @@ import { StagePath } from './StagePath.tsx';
 import { PrintedCard } from './set/PrintedCard.tsx';
 import { SetStage } from './set/SetStage.tsx';
 import { type StageCode, stages, useStage } from './stages.ts';
+import { Unchecked } from './Unchecked.tsx';
 import { useSaving } from './useSaving.ts';
 
 const AsSaved = lazy(() => import('./AsSaved.tsx').then(({ AsSaved: Said }) => ({ default: Said })));
@@ -35,7 +36,6 @@ const CommandPalette = lazy(() => import('./CommandPalette.tsx').then(({ Command
 const CheckStage = lazy(() => import('./check/CheckStage.tsx').then(({ CheckStage: Stage }) => ({ default: Stage })));
 const PrintedWardrobe = lazy(() => import('./choose/PrintedWardrobe.tsx').then(({ PrintedWardrobe: Card }) => ({ default: Card })));
 const TieStage = lazy(() => import('./tie/TieStage.tsx').then(({ TieStage: Stage }) => ({ default: Stage })));
-const Unchecked = lazy(() => import('./Unchecked.tsx').then(({ Unchecked: Line }) => ({ default: Line })));
 const KeysDialog = lazy(() => import('../ui/KeysDialog.tsx').then(({ KeysDialog: Dialog }) => ({ default: Dialog })));
 
 /** A fitting at work: its stages, everything that is set in them, and all that follows from it, at once. */
@@ -173,11 +173,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
             <AsSaved fitting={opened} untouched={untouched} today={chosenNow} units={units} timeZone={studio.timeZone} />
           </Suspense>
         )}
-        {!opened && alive && (
-          <Suspense>
-            <Unchecked />
-          </Suspense>
-        )}
+        {!opened && <Unchecked />}
         <div className="px-5">
           <Sentence onTurnTo={setPiece} />
         </div>

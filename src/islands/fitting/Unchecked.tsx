@@ -1,16 +1,14 @@
-import { sayDay } from '../../contract/days.ts';
 import { useAsked } from '../atHand/useAtHand.ts';
 import { Link } from '../ui/Button.tsx';
 
 /** The client was fitted before, and nobody has said how it came out. */
 export function Unchecked() {
-  const { client, wardrobe, studio } = useAsked();
+  const { client, wardrobe } = useAsked();
   const { unchecked } = wardrobe;
   if (!client || !unchecked) return null;
   return (
     <p className="px-5 text-note text-soft">
-      {unchecked.title} of {sayDay(unchecked.createdAt, studio.timeZone)}: not checked yet.{' '}
-      <Link href={`/fittings/${unchecked.id}?stage=check`}>Say how it came out</Link>
+      {unchecked.title} of {unchecked.day}: not checked yet. <Link href={`/fittings/${unchecked.id}?stage=check`}>Say how it came out</Link>
     </p>
   );
 }

@@ -19,32 +19,47 @@ const withinMs = 60_000;
 /** Keeps the application and its database running until it is to end: what stops by itself is started again. */
 export async function supervise({ start, cluster, say, ended, lookEveryMs = 5000 }: Supervised): Promise<void> {
   let isOver = false;
+  let isDown = false;
+  let wake: () => void = () => undefined;
   void ended.then(() => {
     isOver = true;
+    wake();
   });
-  let web = await start();
+  const serve = async () => {
+    const web = await start();
+    isDown = false;
+    void web.ended.then(() => {
+      isDown = true;
+      wake();
+    });
+    return web;
+  };
+  let web = await serve();
   const restarts: number[] = [];
-  while (!isOver) {
-    const look = new Promise((resolve) => setTimeout(resolve, lookEveryMs));
-    const what = await Promise.race([
-      ended.then(() => 'over' as const),
-      web.ended.then(() => 'crashed' as const),
-      look.then(() => 'look' as const),
-    ]);
-    if (what === 'over') break;
-    if (cluster && !cluster.isRunning()) {
-      say('The database has stopped by itself; it is started again.');
-      await cluster.comeBack();
+  const looks = setInterval(() => wake(), lookEveryMs);
+  try {
+    while (!isOver) {
+      await new Promise<void>((resolve) => {
+        wake = resolve;
+        if (isOver || isDown) resolve();
+      });
+      if (isOver) break;
+      if (cluster && !cluster.isRunning()) {
+        say('The database has stopped by itself; it is started again.');
+        await cluster.comeBack();
+      }
+      if (!isDown) continue;
+      const now = Date.now();
+      restarts.push(now);
+      if (restarts.filter((at) => now - at < withinMs).length > mostRestarts)
+        throw new MachineFailure(
+          'The application ended unexpectedly again and again. Its last words stand above; nothing on record was changed by it.',
+        );
+      say('The application has ended unexpectedly; it is started again.');
+      web = await serve();
     }
-    if (what !== 'crashed') continue;
-    const now = Date.now();
-    restarts.push(now);
-    if (restarts.filter((at) => now - at < withinMs).length > mostRestarts)
-      throw new MachineFailure(
-        'The application ended unexpectedly again and again. Its last words stand above; nothing on record was changed by it.',
-      );
-    say('The application has ended unexpectedly; it is started again.');
-    web = await start();
+  } finally {
+    clearInterval(looks);
   }
   await web.stop();
 }

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import type { Kind } from '../records/records.ts';
 import type { TitleOf, Values } from './column.ts';
 import { columnsOf } from './columns.ts';
-import { type BrokenLine, tableSteps } from './table.ts';
+import { type BrokenLine, inOneGo, tableSteps } from './table.ts';
 
 /** A table of one kind of record, as RFC 4180 has it, UTF-8. */
 export function writeCsv(kind: Kind, records: readonly Values[], titleOf: TitleOf): string {
@@ -29,10 +29,7 @@ export interface ReadCsv {
 
 /** Reads a table with any of the columns {@link writeCsv} writes, in any order; comma, semicolon or tab between. */
 export function readCsv(kind: Kind, text: string): ReadCsv {
-  const steps = csvSteps(kind, text);
-  let step = steps.next();
-  while (!step.done) step = steps.next();
-  return step.value;
+  return inOneGo(csvSteps(kind, text));
 }
 
 const rowsAStep = 500;

@@ -28,9 +28,13 @@ export const brokenInWords = 'A quotation mark is not closed, or is in the wrong
  * names of columns that may be in the heading; they tell what stands between cells.
  */
 export function readTable(file: string, known: readonly string[]): Table {
-  const steps = tableSteps(file, known);
-  let step = steps.next();
-  while (!step.done) step = steps.next();
+  return inOneGo(tableSteps(file, known));
+}
+
+/** Goes through work that could be done in steps without a pause. */
+export function inOneGo<T>(work: Iterator<unknown, T>): T {
+  let step = work.next();
+  while (!step.done) step = work.next();
   return step.value;
 }
 

@@ -49,6 +49,6 @@ export function standingOf({ fabric, care: { on, wornOn, knottedOn, held } }: Ca
 }
 
 /** The first day a tie that was knotted on a day can be worn again. */
-export function readyAgainOn(fabric: FabricCode, knottedOn: string): string {
+function readyAgainOn(fabric: FabricCode, knottedOn: string): string {
   return daysAfter(knottedOn, fabricCare[fabric].restDays + 1);
 }

@@ -76,9 +76,11 @@ function KeptRecord({ kind, id }: { readonly kind: Kind; readonly id: string }) 
   );
   return (
     <>
-      {kind === 'outfits' && 'clientId' in record.data && record.data.clientId && <Whose clientId={record.data.clientId} />}
+      {kind === 'outfits' && 'clientId' in record.data && record.data.clientId && (
+        <PartOf what="Outfit" kind="clients" id={record.data.clientId} />
+      )}
       {kind === 'ties' && <TieStanding tie={record.data as TieRecord} studio={studio.data} />}
-      {kind === 'cares' && 'tieId' in record.data && record.data.tieId && <NoteOf tieId={record.data.tieId} />}
+      {kind === 'cares' && 'tieId' in record.data && record.data.tieId && <PartOf what="Care" kind="ties" id={record.data.tieId} />}
       {kind === 'clients' ? (
         <ClientLife client={record.data as ClientRecord} units={studio.data.units} timeZone={studio.data.timeZone}>
           {form}
@@ -93,22 +95,12 @@ function KeptRecord({ kind, id }: { readonly kind: Kind; readonly id: string }) 
   );
 }
 
-/** An outfit is somebody's: the way back to them. */
-function Whose({ clientId }: { readonly clientId: string }) {
-  const { data } = useQuery(recordQuery('clients', clientId));
+/** A record that is somebody’s, or of something: the way back there. */
+function PartOf({ what, kind, id }: { readonly what: string; readonly kind: 'clients' | 'ties'; readonly id: string }) {
+  const { data } = useQuery(recordQuery(kind, id));
   return (
     <p className="text-lg">
-      Outfit of <Link href={`/clients/${clientId}`}>{data?.name ?? 'Loading…'}</Link>
-    </p>
-  );
-}
-
-/** A care note is of a tie: the way back to it. */
-function NoteOf({ tieId }: { readonly tieId: string }) {
-  const { data } = useQuery(recordQuery('ties', tieId));
-  return (
-    <p className="text-lg">
-      Care of <Link href={`/ties/${tieId}`}>{data?.label ?? 'Loading…'}</Link>
+      {what} of <Link href={`/${kind}/${id}`}>{data ? titleOf(data) : 'Loading…'}</Link>
     </p>
   );
 }

@@ -24,11 +24,24 @@ export function fittingPageOf(driver: WebDriver, address: string) {
     })`;
   const alive = () => driver.wait(() => driver.executeScript<boolean>(isAlive), patienceMs, 'no scripts took the page over');
 
+  /** Waits until something reads as it should: a page takes a moment. Where it never does, tells what it reads instead. */
+  const reads = async <T>(what: () => Promise<T>, wanted: T | RegExp, message?: string) => {
+    let last: T | undefined;
+    const fits = () => (wanted instanceof RegExp ? wanted.test(String(last)) : last === wanted);
+    await waitFor(async () => {
+      last = await what();
+      return fits();
+    }, '').catch(() => undefined);
+    if (!fits())
+      throw new Error(`${message ? `${message}: ` : ''}reads “${last}”, not ${wanted instanceof RegExp ? wanted : `“${wanted}”`}`);
+  };
+
   return {
     one,
     alive,
     field,
     waitFor,
+    reads,
     /** Goes to an address and waits until its scripts have taken the page over. */
     go: async (path: string) => {
       await driver.get(address + path);

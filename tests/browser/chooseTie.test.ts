@@ -31,7 +31,7 @@ test('every tie is judged for the outfit at the fitting, while the page stays re
   const { page, driver } = screen;
   await toTheTies();
   await judged();
-  assert.match(await page.body(), new RegExp(`of ${manyTies + 5} ties work with this outfit`));
+  await page.reads(() => page.body(), new RegExp(`of ${manyTies + 5} ties work with this outfit`));
   const drawn = (await places()).length;
   assert.ok(drawn > 5 && drawn < 40, `${drawn} ties drawn: only those in sight`);
   const first = (await places())[0];
@@ -88,7 +88,7 @@ test('the brief: what to look for, and a tie in the hand against all that the cl
   assert.match(body, /Swamps the point collar/);
   await page.type('Thickness', 'fat');
   await page.waitFor(async () => /Thickness is not a length: “fat”/.test(await page.body()), 'no word of it');
-  assert.equal(await page.value('Thickness'), 'fat');
+  await page.reads(() => page.value('Thickness'), 'fat');
   await page.type('Thickness', '1.8');
   await page.type('Blade', '6');
   await page.waitFor(async () => /Sits well in the point collar/.test(await page.body()), 'a slim thin tie suits the point collar');
@@ -108,5 +108,5 @@ test('a tie in a shop survives a reload, and goes into the wardrobe with what wa
   await (await page.one('//a[normalize-space()="Bought: add it to the wardrobe"]')).click();
   await page.waitFor(async () => /\/ties\/new/.test(await driver.getCurrentUrl()), 'not at a new tie');
   await page.alive();
-  assert.equal(await page.value('Blade'), '7.3');
+  await page.reads(() => page.value('Blade'), '7.3');
 });

@@ -27,7 +27,7 @@ test('from the choice through the tying to the check, which is kept; the next pl
   await shows(/step 1/i);
   await driver.actions().sendKeys(Key.ARROW_RIGHT).perform();
   await stage('Check');
-  assert.equal(await (await page.button('Keep this check')).isEnabled(), false, 'nothing was seen yet');
+  await screen.page.reads(async () => (await page.button('Keep this check')).isEnabled(), false, 'nothing was seen yet');
   await (await page.one('//label[.="The blade tip ended"]/following-sibling::input')).sendKeys('4.5');
   await (await page.one('//label[normalize-space()="below it"]')).click();
   await shows(/too low/);

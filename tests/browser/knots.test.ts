@@ -169,7 +169,10 @@ test('knots laid aside are compared on the same collar, in words', async () => {
   }
   await (await page.one('//a[normalize-space()="Compare these 2"]')).click();
   await shows(/wider at the top[\s\S]*four moves more/);
-  assert.equal((await screen.driver.findElements(By.css('[aria-label^="Close-up of collar and knot"]'))).length, 2);
+  await screen.page.reads(
+    async () => (await screen.driver.findElements(By.css('[aria-label^="Close-up of collar and knot"]'))).length === 2,
+    true,
+  );
   await screen.page.go(`/knots/compare`);
   await shows(/Choose two to four knots under/);
 });
@@ -181,7 +184,7 @@ test('a knot without a name is named for the studio, and found by that name', as
   await (await page.one('//a[normalize-space()="Name this knot"]')).click();
   await page.alive();
   await page.type('Name', 'Tar rope');
-  assert.equal(await page.value('Knot'), 'Ro Li Ro Li Ro Li Co T', 'spelled as it was shown');
+  await page.reads(() => page.value('Knot'), 'Ro Li Ro Li Ro Li Co T', 'spelled as it was shown');
   await (await page.button('Save')).click();
   await page.waitFor(async () => /\/namings\/[0-9a-f-]{36}$/.test(await screen.driver.getCurrentUrl()), 'not kept');
   await screen.page.go(`/knots`);

@@ -19,10 +19,10 @@ test('the keys are told, closed with Escape, and the single letters can be switc
   await page.waitFor(async () => (await driver.findElements(By.css('dialog[open]'))).length === 0, 'still open');
   const knot = await page.chosenKnot();
   await page.press('n');
-  assert.equal(await page.chosenKnot(), knot);
+  await page.reads(() => page.chosenKnot(), knot);
   await page.open();
   await page.press('n');
-  assert.equal(await page.chosenKnot(), knot, 'remembered on this device');
+  await page.reads(() => page.chosenKnot(), knot, 'remembered on this device');
 });
 
 test('standing up with a tablet, the start is seen without scrolling', async () => {
@@ -190,6 +190,6 @@ test('from each view one reaches the others, and sees where one is', async () =>
 test('an address that is not there says so, with ways on', async () => {
   const { page } = screen;
   await screen.page.go(`/nowhere`);
-  assert.match(await page.body(), /Page not found/);
+  await page.reads(() => page.body(), /Page not found/);
   await page.one('//a[@href="/"]');
 });

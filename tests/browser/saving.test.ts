@@ -27,7 +27,7 @@ test('saved, found again after the server was started anew, and opened as it was
   await row.findElement(By.css('a')).click();
   await page.waitFor(async () => (await page.start()) === start, 'another start than was saved');
   await page.waitFor(async () => /as it was saved/.test(await page.body()), 'not told as it was saved');
-  assert.equal(await (await page.button('Save fitting')).isEnabled(), false, 'an old fitting is not saved twice');
+  await screen.page.reads(async () => (await page.button('Save fitting')).isEnabled(), false, 'an old fitting is not saved twice');
 });
 
 test('an old fitting shows its own answer although the client has changed since, and turns into a new one when touched', async () => {
@@ -40,7 +40,7 @@ test('an old fitting shows its own answer although the client has changed since,
   await app.sql`update client_measures set mm = 500 where measure = 'frontDropMm'`;
   await (await page.one('//a[starts-with(normalize-space(), "Saved under")]')).click();
   await page.waitFor(async () => /Fitting of/.test(await page.body()), 'not opened');
-  assert.equal(await page.start(), start);
+  await page.reads(() => page.start(), start);
   await page.type('Collar button to belt', '47');
   await page.waitFor(async () => /A new fitting, started from the one of/.test(await page.body()), 'still the old one');
   await (await page.button('Save fitting')).click();
@@ -69,7 +69,7 @@ test('giving up on a save tells that it was not made, and keeps everything', asy
   await (await page.button('Save fitting')).click();
   await (await page.button('Stop trying')).click();
   await page.waitFor(async () => /^Not saved\. Nothing you entered is lost/.test(await page.status()), 'no word of it');
-  assert.match(await page.body(), /Osric Hallowtide/);
+  await page.reads(() => page.body(), /Osric Hallowtide/);
   app.gate.open();
   // A save that was still being tried would come before one that is begun now.
   await page.choose('Tie', 'Guild');
@@ -92,7 +92,7 @@ test('what is typed while a record waits to be saved is not lost, and not called
     async () => /Not saved yet\./.test(await page.body()) && !/nothing you entered is lost/.test(await page.body()),
     'called saved',
   );
-  assert.equal(await (await note()).getAttribute('value'), 'Brushed. Moth hole at the tail.');
+  await screen.page.reads(async () => (await note()).getAttribute('value'), 'Brushed. Moth hole at the tail.');
   await (await page.button('Save')).click();
   await page.waitFor(async () => /Saved\./.test(await page.body()), 'not saved');
   const { rows } = await (await fetch(`${app.address}/api/ties?find=heather`)).json();
@@ -148,7 +148,7 @@ test('a studio that keeps nothing yet still has a fitting, and an empty list say
   });
   await driver.executeScript('sessionStorage.clear();');
   await page.open();
-  assert.match(await page.body(), /Walk-in/);
+  await page.reads(() => page.body(), /Walk-in/);
   await screen.page.go(`/fittings`);
   await page.waitFor(async () => /No fittings saved yet/.test(await page.body()), 'no word of it');
 });

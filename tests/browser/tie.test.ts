@@ -103,7 +103,7 @@ test('the view is switched at any step, all of it together: words, moves, sides 
   assert.notEqual(await moves(), facing, 'written in the wearer’s view');
   await press('s');
   await says(told('mirror', 'right')[2]!);
-  assert.match(await page.body(), /your left/);
+  await page.reads(() => page.body(), /your left/);
   await press('s');
   await says(told('facing', 'right')[2]!);
   assert.equal(await moves(), facing);

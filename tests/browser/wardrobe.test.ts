@@ -45,7 +45,7 @@ test('a square’s colours change which ties it goes with', async () => {
     bitmap(40, 40, () => [0xfc, 0xfc, 0xfb]),
   );
   await shows(/Plain white in a flat fold always works/);
-  assert.equal((await screen.driver.findElements(By.css('input[type=color]'))).length, 1);
+  await screen.page.reads(async () => (await screen.driver.findElements(By.css('input[type=color]'))).length, 1);
 });
 
 test('shares that do not make up the whole are told, and put right', async () => {

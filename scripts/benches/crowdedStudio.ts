@@ -1,7 +1,7 @@
 import { openDatabase, type Sql } from '../../src/server/database.ts';
 import { buildIfNeeded } from '../machine/build.ts';
-import { startPassingCluster } from '../machine/cluster.ts';
 import { freePort } from '../machine/ports.ts';
+import { startPassingCluster } from '../machine/postgres/passing.ts';
 import { createDatabase, prepareStudio } from '../machine/studio.ts';
 import { startWebServer } from '../machine/webServer.ts';
 
@@ -18,11 +18,11 @@ export async function withCrowdedStudio(measure: (studio: CrowdedStudio) => Prom
   buildIfNeeded();
   const cluster = await startPassingCluster();
   try {
-    await createDatabase(cluster.url('postgres'), 'crowd');
-    await prepareStudio(cluster.url('crowd'));
-    const sql = openDatabase(cluster.url('crowd'), { max: 4 });
+    await createDatabase(cluster.of('postgres').owner, 'crowd');
+    await prepareStudio(cluster.of('crowd'));
+    const sql = openDatabase(cluster.of('crowd').app, { max: 4 });
     await fill(sql);
-    const web = await startWebServer(await freePort(), cluster.url('crowd'), 'silent');
+    const web = await startWebServer(await freePort(), cluster.of('crowd').app, 'silent');
     try {
       await measure({ address: web.address, sql });
     } finally {
@@ -30,7 +30,7 @@ export async function withCrowdedStudio(measure: (studio: CrowdedStudio) => Prom
       await sql.end();
     }
   } finally {
-    cluster.stop();
+    await cluster.stop();
   }
 }
 

@@ -4,9 +4,9 @@ import { gzipSync } from 'node:zlib';
 import type { WebDriver } from 'selenium-webdriver';
 import { openBrowser } from '../machine/browser.ts';
 import { buildIfNeeded } from '../machine/build.ts';
-import { startPassingCluster } from '../machine/cluster.ts';
 import { root } from '../machine/paths.ts';
 import { freePort } from '../machine/ports.ts';
+import { startPassingCluster } from '../machine/postgres/passing.ts';
 import { createDatabase, prepareStudio } from '../machine/studio.ts';
 import { startWebServer } from '../machine/webServer.ts';
 import { report } from './report.ts';
@@ -33,9 +33,9 @@ export async function benchFirstLoad(): Promise<void> {
   buildIfNeeded();
   const cluster = await startPassingCluster();
   try {
-    await createDatabase(cluster.url('postgres'), 'first_load');
-    await prepareStudio(cluster.url('first_load'));
-    const web = await startWebServer(await freePort(), cluster.url('first_load'), 'silent');
+    await createDatabase(cluster.of('postgres').owner, 'first_load');
+    await prepareStudio(cluster.of('first_load'));
+    const web = await startWebServer(await freePort(), cluster.of('first_load').app, 'silent');
     try {
       const measured = new Map<string, Painted[]>();
       for (let round = 0; round < rounds; round += 1) {
@@ -70,7 +70,7 @@ export async function benchFirstLoad(): Promise<void> {
       await web.stop();
     }
   } finally {
-    cluster.stop();
+    await cluster.stop();
   }
 }
 

@@ -1,5 +1,5 @@
-import type { Cluster } from './cluster.ts';
 import { MachineFailure } from './failure.ts';
+import type { Cluster } from './postgres/cluster.ts';
 import type { WebServer } from './webServer.ts';
 
 export interface Supervised {
@@ -44,7 +44,7 @@ export async function supervise({ start, cluster, say, ended, lookEveryMs = 5000
         if (isOver || isDown) resolve();
       });
       if (isOver) break;
-      if (cluster && !cluster.isRunning()) {
+      if (cluster && !(await cluster.isRunning())) {
         say('The database has stopped by itself; it is started again.');
         await cluster.comeBack();
       }

@@ -22,7 +22,8 @@ export async function startWebServer(port: number, databaseUrl: string, logLevel
   const child = spawn(process.execPath, [join(root, 'dist', 'server', 'shell.mjs')], {
     cwd: root,
     // What it logs is for whoever started it; tests break things on purpose and don’t ask.
-    stdio: ['ignore', logLevel === 'silent' ? 'ignore' : 'inherit', 'inherit'],
+    // The channel tells it when this process is gone, however that came about.
+    stdio: ['ignore', logLevel === 'silent' ? 'ignore' : 'inherit', 'inherit', 'ipc'],
     // A group of its own: Ctrl-C is passed on in order, not to everything at once.
     detached: true,
     env: {

@@ -3,11 +3,11 @@ import { join } from 'node:path';
 import type { WebDriver } from 'selenium-webdriver';
 import { openBrowser } from '../machine/browser.ts';
 import { buildIfNeeded } from '../machine/build.ts';
-import { startPassingCluster } from '../machine/cluster.ts';
 import { runTask } from '../machine/failure.ts';
 import { type FittingScreen, fittingPageOf } from '../machine/fittingPage.ts';
 import { root } from '../machine/paths.ts';
 import { freePort } from '../machine/ports.ts';
+import { startPassingCluster } from '../machine/postgres/passing.ts';
 import { createDatabase, prepareStudio } from '../machine/studio.ts';
 import { startWebServer } from '../machine/webServer.ts';
 
@@ -187,9 +187,9 @@ await runTask(async () => {
   buildIfNeeded();
   const cluster = await startPassingCluster();
   try {
-    await createDatabase(cluster.url('postgres'), 'pictures');
-    await prepareStudio(cluster.url('pictures'));
-    const web = await startWebServer(await freePort(), cluster.url('pictures'));
+    await createDatabase(cluster.of('postgres').owner, 'pictures');
+    await prepareStudio(cluster.of('pictures'));
+    const web = await startWebServer(await freePort(), cluster.of('pictures').app);
     try {
       const asked = process.argv.slice(2);
       // Named ones are renewed in their place.
@@ -214,7 +214,7 @@ await runTask(async () => {
       await web.stop();
     }
   } finally {
-    cluster.stop();
+    await cluster.stop();
   }
 });
 

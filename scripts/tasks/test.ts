@@ -4,10 +4,10 @@ import { readdirSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { buildIfNeeded } from '../machine/build.ts';
-import { startPassingCluster } from '../machine/cluster.ts';
 import { ensureBrowser } from '../machine/debian.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
 import { root } from '../machine/paths.ts';
+import { startPassingCluster } from '../machine/postgres/passing.ts';
 
 /** `npm test` runs everything; `npm test core` (or another of them) one stage. */
 const stages = ['check', 'law', 'words', 'core', 'contract', 'drawing', 'scene', 'islands', 'server', 'browser'] as const;
@@ -34,10 +34,13 @@ await runTask(async () => {
   const cluster = needsRecords ? await startPassingCluster() : undefined;
   try {
     for (const stage of chosen) {
-      if (stage !== 'check') await timed(stage, () => runTests(stage, cluster ? { TEST_SERVER_URL: cluster.url('postgres') } : {}));
+      if (stage !== 'check')
+        await timed(stage, () =>
+          runTests(stage, cluster ? { TEST_OWNER_URL: cluster.of('postgres').owner, TEST_APP_URL: cluster.of('postgres').app } : {}),
+        );
     }
   } finally {
-    cluster?.stop();
+    await cluster?.stop();
   }
   console.log(`\n${[...took].map(([what, seconds]) => `${what} ${seconds.toFixed(0)} s`).join(', ')}.`);
 });

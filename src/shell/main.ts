@@ -40,7 +40,9 @@ server.listen(port, host);
 await once(server, 'listening');
 log.info({ host, port }, 'Ropewalk is listening.');
 
-await Promise.race((['SIGTERM', 'SIGINT'] as const).map((signal) => once(process, signal)));
+// Whoever started it may be gone without a word: then nobody would start it again, nor stop it.
+process.channel?.unref();
+await Promise.race((['SIGTERM', 'SIGINT', 'disconnect'] as const).map((signal) => once(process, signal)));
 // What is being answered is answered to its end; nothing new is taken.
 const closed = once(server, 'close');
 server.close();

@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { randomUUID } from 'node:crypto';
 import { after, before, test } from 'node:test';
-import { type CrashingCluster, startCrashingCluster } from '../../scripts/machine/cluster.ts';
 import { freePort } from '../../scripts/machine/ports.ts';
+import { type CrashingCluster, startCrashingCluster } from '../../scripts/machine/postgres/passing.ts';
 import { createDatabase, prepareStudio } from '../../scripts/machine/studio.ts';
 import { supervise } from '../../scripts/machine/supervise.ts';
 import { startWebServer, type WebServer } from '../../scripts/machine/webServer.ts';
@@ -19,15 +19,15 @@ const serve = async () => {
 };
 before(async () => {
   cluster = await startCrashingCluster();
-  await createDatabase(cluster.url('postgres'), 'killed');
-  url = cluster.url('killed');
-  await prepareStudio(url);
+  await createDatabase(cluster.of('postgres').owner, 'killed');
+  url = cluster.of('killed').app;
+  await prepareStudio(cluster.of('killed'));
   port = await freePort();
   await serve();
 });
 after(async () => {
   await web.kill();
-  cluster.stop();
+  await cluster.stop();
 });
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
@@ -74,7 +74,7 @@ test('what ends by itself is started again, application and database; what ends 
   while (!latest) await pause(20);
   await (latest as WebServer).kill();
   await isUp();
-  cluster.crash();
+  await cluster.crash();
   await isUp();
   end();
   await running;
@@ -135,7 +135,7 @@ test('application and database killed at random under many writers: nothing ackn
       await web.kill();
       await serve();
     } else {
-      cluster.crash();
+      await cluster.crash();
       await pause(Math.random() * 200);
       await cluster.comeBack();
       const ended = await Promise.race([web.ended.then(() => true), pause(300).then(() => false)]);

@@ -16,7 +16,7 @@ let database: Awaited<ReturnType<typeof emptyDatabase>>;
 let sql: Sql;
 before(async () => {
   database = await emptyDatabase();
-  await prepareStudio(database.url);
+  await prepareStudio(database.addresses);
   sql = openDatabase(database.url, { max: 2 });
 });
 after(async () => {

@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { freePort } from '../../scripts/machine/ports.ts';
+import type { Addresses } from '../../scripts/machine/postgres/cluster.ts';
 import { createDatabase, dropDatabase, prepareStudio } from '../../scripts/machine/studio.ts';
 import { startWebServer, type WebServer } from '../../scripts/machine/webServer.ts';
 import { openDatabase, type Sql } from '../../src/server/database.ts';
@@ -14,15 +15,19 @@ export interface App {
   readonly stop: () => Promise<void>;
 }
 
-/** A database of its own on the test run's server, without anything in it. */
-export async function emptyDatabase(): Promise<{ readonly url: string; readonly drop: () => Promise<void> }> {
-  const server = process.env['TEST_SERVER_URL'];
-  if (!server) throw new Error('These tests need a database server: run them with npm test.');
+/** A database of its own on the test run's server, without anything in it; `url` is its owner’s. */
+export async function emptyDatabase(): Promise<{
+  readonly url: string;
+  readonly addresses: Addresses;
+  readonly drop: () => Promise<void>;
+}> {
+  const [owner, app] = [process.env['TEST_OWNER_URL'], process.env['TEST_APP_URL']];
+  if (!owner || !app) throw new Error('These tests need a database server: run them with npm test.');
   const name = `test_${randomBytes(6).toString('hex')}`;
-  await createDatabase(server, name);
-  const url = new URL(server);
-  url.pathname = `/${name}`;
-  return { url: url.href, drop: () => dropDatabase(server, name) };
+  await createDatabase(owner, name);
+  const of = (server: string) => Object.assign(new URL(server), { pathname: `/${name}` }).href;
+  const addresses = { owner: of(owner), app: of(app) };
+  return { url: addresses.owner, addresses, drop: () => dropDatabase(owner, name) };
 }
 
 /**
@@ -31,10 +36,10 @@ export async function emptyDatabase(): Promise<{ readonly url: string; readonly 
  */
 export async function startApp({ taught = false } = {}): Promise<App> {
   const database = await emptyDatabase();
-  await prepareStudio(database.url);
+  await prepareStudio(database.addresses);
   const sql = openDatabase(database.url, { max: 2 });
   if (!taught) await sql`delete from tyings`;
-  const behind = new URL(database.url);
+  const behind = new URL(database.addresses.app);
   const gate = await openGate(Number(behind.port));
   behind.port = String(gate.port);
   const port = await freePort();

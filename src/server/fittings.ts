@@ -138,11 +138,22 @@ export async function deleteFitting(sql: Queryable, studioId: string, id: string
   return { deleted: id };
 }
 
-/** Every fitting that can be read, oldest first. */
-export async function everyFitting(sql: Queryable, studioId: string): Promise<Fitting[]> {
-  const rows = await sql<KeptRow[]>`select ${fittingColumns(sql)} from fittings where studio_id = ${studioId} order by created_at, id`;
-  return rows.flatMap((row) => readable(row) ?? []);
+/** Every fitting that can be read, oldest first, some at a time. */
+export async function* fittingPortions(sql: Queryable, studioId: string): AsyncGenerator<readonly Fitting[]> {
+  let last: { readonly at: string; readonly id: string } | undefined;
+  while (true) {
+    // To the microsecond, which the driver’s dates don’t hold.
+    const rows = await sql<(KeptRow & { at: string })[]>`
+      select ${fittingColumns(sql)}, fittings.created_at::text as at from fittings where studio_id = ${studioId}
+        ${last ? sql`and (created_at, id) > (${last.at}::timestamptz, ${last.id}::uuid)` : sql``}
+      order by created_at, id limit ${portionSize}`;
+    yield rows.flatMap(({ at: _, ...row }) => readable(row) ?? []);
+    if (rows.length < portionSize) return;
+    last = rows.at(-1);
+  }
 }
+
+const portionSize = 200;
 
 /** Those of the ids under which a fitting is kept. */
 export async function fittingIds(sql: Queryable, studioId: string, ids: readonly string[]): Promise<Set<string>> {

@@ -74,11 +74,27 @@ export async function recordsById<K extends Kind>(
 
 /** Every record of a kind, archived or not, by name. */
 export async function everyRecord<K extends Kind>(sql: Queryable, studioId: string, kind: K): Promise<readonly RecordOf[K][]> {
-  const rows = await sql<RecordOf[K][]>`
-    select ${columns(sql, kind)} from ${table(sql, kind)} as record
-    where studio_id = ${studioId} order by lower(${sql(nameColumn(kind))}), id`;
-  return [...rows] as RecordOf[K][];
+  const every: RecordOf[K][] = [];
+  for await (const portion of recordPortions(sql, studioId, kind)) every.push(...portion);
+  return every;
 }
+
+/** The same, some at a time. */
+export async function* recordPortions<K extends Kind>(sql: Queryable, studioId: string, kind: K): AsyncGenerator<readonly RecordOf[K][]> {
+  const name = sql`lower(${sql(nameColumn(kind))})`;
+  let last: { readonly called: string; readonly id: string } | undefined;
+  while (true) {
+    const rows = await sql<(RecordOf[K] & { called: string })[]>`
+      select ${columns(sql, kind)}, ${name} as called from ${table(sql, kind)} as record
+      where studio_id = ${studioId} ${last ? sql`and (${name}, id) > (${last.called}, ${last.id}::uuid)` : sql``}
+      order by ${name}, id limit ${portionSize}`;
+    yield rows.map(({ called: _, ...record }) => record as unknown as RecordOf[K]);
+    if (rows.length < portionSize) return;
+    last = rows.at(-1) as { readonly called: string; readonly id: string } | undefined;
+  }
+}
+
+const portionSize = 1000;
 
 /** Ids and titles of every record of a kind. */
 export async function everyTitle(sql: Queryable, studioId: string, kind: Kind): Promise<readonly { id: string; title: string }[]> {

@@ -14,7 +14,7 @@ export const answerPlan: RequestHandler = async (request, response) => {
 function bodyOf(request: Request): Promise<unknown> {
   return new Promise((resolve, reject) => {
     const { 'content-type': type, 'content-length': length } = request.headers;
-    const taker = bodyTaker({ type, length }, { content: 'json' });
+    const taker = bodyTaker({ type, length });
     const trying =
       <T>(act: (given: T) => void) =>
       (given: T) => {

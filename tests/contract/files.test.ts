@@ -3,7 +3,6 @@ import test from 'node:test';
 import { columnsOf } from '../../src/contract/exchange/columns.ts';
 import { readCsv, writeCsv } from '../../src/contract/exchange/csv.ts';
 import { isExchangeFile } from '../../src/contract/exchange/report.ts';
-import { readStudioFile } from '../../src/contract/exchange/studioFile.ts';
 import { readVcards, writeVcards } from '../../src/contract/exchange/vcard.ts';
 import { labelOf } from '../../src/contract/fields/field.ts';
 import { isNamed } from '../../src/contract/fields/reference.ts';
@@ -80,12 +79,6 @@ test('the columns of a table are its heading, in the same order for writing and 
 test('files are known by their names, and by nothing else', () => {
   assert.ok(isExchangeFile('ties.csv') && isExchangeFile('studio.json') && isExchangeFile('clients.vcf'));
   for (const name of ['', 'toString', 'ties.xlsx', undefined]) assert.ok(!isExchangeFile(name));
-});
-
-test('a studio’s file is known by what it says of itself', () => {
-  assert.equal(readStudioFile('\uFEFF{"format":"ropewalk-studio","formatVersion":1,"clients":[]}')['formatVersion'], 1);
-  assert.throws(() => readStudioFile('[]'), /not a studio/);
-  assert.throws(() => readStudioFile('nonsense'), /not complete: it may have been cut off/);
 });
 
 test('cards say no more than they hold, and a client without an address has none', () => {

@@ -21,12 +21,13 @@ beforeEach(() => {
 
 const file = 'Name,Blade,Length\nNavy,8.5,147\n"Rust,8,150\nMoss,nine,148\n';
 const choose = () => chooseFile('from-the-shop.csv', 'ties.csv', file);
-const rowsOf = (chosen: ChosenFile, but = new Set<number>()) => askedOf(chosen, but).text.trim().split('\n');
+const rowsOf = (chosen: ChosenFile, but = new Set<number>()) => String(askedOf(chosen, but).content).trim().split('\n');
 
 test('a file of another program is sent as a table of ours, without the line that can’t be read', () => {
   const chosen = choose();
   assert.deepEqual(rowsOf(chosen), ['label,blade_mm,length_mm', 'Navy,85,1470', 'Moss,nine,1480']);
-  const { lines } = askedOf(chosen).told({
+  const { lines, counts } = askedOf(chosen).told({
+    counts: { add: 1, fault: 1, change: 0, same: 0 },
     lines: [
       { line: 2, what: 'tie', title: 'Navy', action: 'add', details: [] },
       { line: 3, what: 'tie', title: 'Moss', action: 'fault', details: ['Blade is not a length.'] },
@@ -44,6 +45,7 @@ test('a file of another program is sent as a table of ours, without the line tha
     ],
     'told in the file’s own lines',
   );
+  assert.equal(counts.fault, 2, 'the line that can’t be read is an error too');
 });
 
 test('cells and lines are mended where they stand', () => {
@@ -71,5 +73,5 @@ test('how columns were read is remembered for the next file of the same heading,
 
 test('a file that is empty, or no table, is sent as it is', () => {
   assert.equal(chooseFile('x.csv', 'ties.csv', '').table, undefined);
-  assert.equal(askedOf(chooseFile('x.json', 'studio.json', '{"a":1}')).text, '{"a":1}');
+  assert.equal(askedOf(chooseFile('x.json', 'studio.json', '{"a":1}')).content, '{"a":1}');
 });

@@ -37,7 +37,11 @@ const line = (action: ImportReport['lines'][number]['action'], n: number, detail
   action,
   details,
 });
-const report = (changes: Partial<ImportReport>): ImportReport => ({ lines: [], faults: [], notes: [], applied: false, ...changes });
+const report = ({ lines = [], ...changes }: Partial<ImportReport>): ImportReport => {
+  const counts = { fault: 0, change: 0, add: 0, same: 0 };
+  for (const { action } of lines) counts[action] += 1;
+  return { lines, counts, faults: [], notes: [], applied: false, ...changes };
+};
 const reported = (of: ImportReport, changes: Partial<ComponentProps<typeof Report>> = {}) =>
   says(
     createElement(Report, {

@@ -194,3 +194,74 @@ test('contact cards from elsewhere add clients who were not measured yet', async
     { nickname: 'Orly', phone: '+44-555-0100', address: '1 Quay, Lanternmoor, L1', measures: [] },
   );
 });
+
+test('an import whose answer was lost is done once, however often it is sent, and answered as it was', async () => {
+  const key = randomUUID();
+  const table = 'name,height_mm\nOnce Only,1800\n';
+  const send = async () => {
+    const response = await fetch(`${app.address}/api/import/clients.csv?apply=true&key=${key}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/octet-stream' },
+      body: table,
+    });
+    assert.equal(response.status, 200);
+    return (await response.json()) as ImportReport;
+  };
+  const reports = [...(await Promise.all([send(), send(), send()])), await send()];
+  for (const report of reports) assert.deepEqual([report.applied, report.counts.add, report.lines[0]?.action], [true, 1, 'add']);
+  const found = (await (await fetch(`${app.address}/api/clients?find=once%20only`)).json()) as { total: number };
+  assert.equal(found.total, 1);
+  const odd = await fetch(`${app.address}/api/import/clients.csv?apply=true&key=x`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/octet-stream' },
+    body: table,
+  });
+  assert.equal(odd.status, 400);
+});
+
+test('imports that change the same records in another order come one after the other, and none is lost', async () => {
+  const clients = ['Left Bank', 'Right Bank', 'Mid Stream'].map((name) => ({ id: randomUUID(), name }));
+  const table = (note: string, rows: typeof clients) => ['id,name,note', ...rows.map(({ id, name }) => `${id},${name},${note}`)].join('\n');
+  await into('clients.csv', table('first', clients), true);
+  const reports = await Promise.all(
+    Array.from({ length: 6 }, (_, i) => into('clients.csv', table(`round ${i}`, i % 2 ? clients : clients.toReversed()), true)),
+  );
+  for (const { applied, counts } of reports) assert.deepEqual([applied, counts.change], [true, 3]);
+});
+
+test('a large studio goes out and in a portion at a time, others being answered meanwhile; one bad record at its end keeps all out', async () => {
+  const other = await startApp({ taught: true });
+  try {
+    const [model] = await other.sql`select * from fittings limit 1`;
+    // Enough that no portion holds them.
+    await other.sql`
+      insert into fittings select * from (select (jsonb_populate_record(kept, jsonb_build_object('id', gen_random_uuid(),
+        'created_at', kept.created_at + make_interval(secs => n)))).* from fittings as kept, generate_series(1, 450) as n
+        where kept.id = ${model!['id']}) as more`;
+    const file = await (await fetch(`${other.address}/api/export/studio.json`)).text();
+    const count = Number((await other.sql`select count(*)::int as n from fittings`)[0]?.['n']);
+    assert.equal((JSON.parse(file) as { fittings: unknown[] }).fittings.length, count);
+    await other.sql`delete from fittings`;
+    const bad = file.replace(/"knot": "[^"]*"(?![\s\S]*"knot")/, '"knot": "no knot"');
+    assert.notEqual(bad, file);
+    const refused = await into('studio.json', bad, true, other.address);
+    assert.deepEqual([refused.applied, refused.counts.fault], [false, 1]);
+    assert.equal((await other.sql`select 1 from fittings`).length, 0, 'nothing of it stays');
+    let answered = 0;
+    let isOver = false;
+    const asking = (async () => {
+      while (!isOver) {
+        await fetch(`${other.address}/api/studio`);
+        answered += 1;
+      }
+    })();
+    const report = await into('studio.json', file, true, other.address);
+    isOver = true;
+    await asking;
+    assert.deepEqual([report.applied, report.counts.add, report.counts.fault], [true, count, 0]);
+    assert.ok(answered > 5, `${answered} were answered meanwhile`);
+    assert.equal(await (await fetch(`${other.address}/api/export/studio.json`)).text(), file);
+  } finally {
+    await other.stop();
+  }
+});

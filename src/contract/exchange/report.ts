@@ -11,7 +11,10 @@ export interface ReportLine {
 }
 
 export interface ImportReport {
+  /** Every line at fault and the first of the others, as many as anyone reads. */
   readonly lines: readonly ReportLine[];
+  /** How many there are of each, told or not. */
+  readonly counts: Readonly<Record<ReportLine['action'], number>>;
   /** What is wrong with the file as a whole. */
   readonly faults: readonly string[];
   readonly notes: readonly string[];
@@ -44,5 +47,6 @@ export function isExchangeFile(name: string | undefined): name is ExchangeFile {
   return name !== undefined && Object.hasOwn(exchangeFiles, name);
 }
 
-/** As large a file as is read. */
-export const largestFileBytes = 64 * 1024 * 1024;
+/** As large a file as is taken, and as large a one as is read whole: a studio’s own file is read a record at a time. */
+export const largestFileBytes = 16 * 1024 ** 3;
+export const largestWholeBytes = 64 * 1024 ** 2;

@@ -25,6 +25,10 @@ export function Import() {
       setUnread(`“${file.name}” can’t be read here. Choose a .csv file, a .vcf file with contacts, or a studio’s .json file.`);
       return;
     }
+    if (exchangeFiles[as].format === 'json') {
+      look(chooseFile(file.name, as, file));
+      return;
+    }
     const { text, encoding } = fileText(await file.arrayBuffer());
     if (encoding !== 'UTF-8')
       setNoted(`“${file.name}” is not in UTF-8: it was read as ${encoding}. Look at names with accents before importing.`);
@@ -67,7 +71,7 @@ export function Import() {
           <select
             className="h-9 border-b-2 border-set/40 bg-transparent text-lg text-set"
             value={chosen.as}
-            onChange={(event) => isExchangeFile(event.target.value) && look(chooseFile(chosen.file, event.target.value, chosen.text))}
+            onChange={(event) => isExchangeFile(event.target.value) && look(chooseFile(chosen.file, event.target.value, chosen.content))}
           >
             {Object.entries(exchangeFiles)
               .filter(([, { format }]) => format === 'csv')
@@ -79,7 +83,7 @@ export function Import() {
           </select>
         </label>
       )}
-      {outage && <OutageNotice what="Whether the import went through isn’t known yet; importing the same file again is safe." />}
+      {outage && <OutageNotice what="Whether the import went through isn’t known yet. It is tried again, and done once." />}
       {state !== 'still' && !outage && (
         <p role="status" className="py-2 text-lg text-soft">
           {state === 'doing' ? 'Importing…' : 'Reading the file…'}

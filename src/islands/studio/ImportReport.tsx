@@ -29,8 +29,17 @@ const actions: Readonly<Record<ReportLine['action'], { readonly does: string; re
 const mostLines = 300;
 
 /** What a file would do, or did, line by line. */
-export function Report({ report: { lines, faults, notes, applied }, table, isStale, onApply, onLook, onCell, onLine }: ReportProps) {
-  const count = (action: ReportLine['action']) => lines.filter((line) => line.action === action).length;
+export function Report({
+  report: { lines, counts, faults, notes, applied },
+  table,
+  isStale,
+  onApply,
+  onLook,
+  onCell,
+  onLine,
+}: ReportProps) {
+  const count = (action: ReportLine['action']) => counts[action];
+  const total = order.reduce((sum, action) => sum + counts[action], 0);
   const isClean = faults.length === 0 && count('fault') === 0;
   const toDo = count('add') + count('change');
   const sorted = lines.toSorted((a, b) => order.indexOf(a.action) - order.indexOf(b.action));
@@ -104,7 +113,7 @@ export function Report({ report: { lines, faults, notes, applied }, table, isSta
           </tbody>
         </table>
       </div>
-      {lines.length > mostLines && <p className="py-2 text-soft">and {lines.length - mostLines} more lines</p>}
+      {total > mostLines && <p className="py-2 text-soft">and {total - mostLines} more lines</p>}
     </div>
   );
 }

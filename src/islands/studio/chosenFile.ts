@@ -10,7 +10,8 @@ import { rememberColumns, rememberedColumns } from '../device/rememberedColumns.
 export interface ChosenFile {
   readonly file: string;
   readonly as: ExchangeFile;
-  readonly text: string;
+  /** What it says; a studio’s own file, which may be large, goes as it is. */
+  readonly content: string | Blob;
   readonly table?: ChosenTable | undefined;
 }
 
@@ -23,37 +24,38 @@ export interface ChosenTable extends Table {
 }
 
 /** Takes a file as one of ours; a table's columns as such a file was read last time, or else as they seem to be. */
-export function chooseFile(file: string, as: ExchangeFile, text: string): ChosenFile {
+export function chooseFile(file: string, as: ExchangeFile, content: string | Blob): ChosenFile {
   const { format, kind } = exchangeFiles[as];
-  if (format !== 'csv') return { file, as, text };
+  if (format !== 'csv' || typeof content !== 'string') return { file, as, content };
   const table = readTable(
-    text,
+    content,
     columnsOf(kind).map(({ name }) => name),
   );
   const { heading } = table;
   // An empty file is refused in words by whoever reads it.
-  if (!heading) return { file, as, text };
+  if (!heading) return { file, as, content };
   const uses = rememberedColumns(kind, heading) ?? guessUses(kind, table);
-  return { file, as, text, table: { ...table, heading, kind, uses, isOurs: isOurs(kind, table) } };
+  return { file, as, content, table: { ...table, heading, kind, uses, isOurs: isOurs(kind, table) } };
 }
 
 /** What is asked of the server: rows of ours, and how its answer is told in the file's own lines. */
 export interface Asked {
-  readonly text: string;
+  readonly content: string | Blob;
   readonly told: (report: ImportReport) => ImportReport;
 }
 
 /** The file as it is sent: `but` leaves lines out. Lines that could not be read at all are told here. */
-export function askedOf({ as, text, table }: ChosenFile, but: ReadonlySet<number> = new Set()): Asked {
-  if (!table) return { text, told: (report) => report };
+export function askedOf({ as, content, table }: ChosenFile, but: ReadonlySet<number> = new Set()): Asked {
+  if (!table) return { content, told: (report) => report };
   const rows = table.rows.filter(({ line }) => !but.has(line));
   const ours = asOurs(table.kind, rows, table.uses);
   const broken = table.broken.filter(({ line }) => !but.has(line));
   const { kind } = exchangeFiles[as];
   return {
-    text: ours.text,
+    content: ours.text,
     told: (report) => ({
       ...report,
+      counts: { ...report.counts, fault: report.counts.fault + broken.length },
       lines: [
         ...report.lines.map((each) => ({ ...each, line: ours.lineOf(each.line) })),
         ...broken.map(({ line }) => ({
@@ -98,7 +100,7 @@ export function reread(chosen: ChosenFile): ChosenFile {
   const { table } = chosen;
   if (!table) return chosen;
   const known = columnsOf(table.kind).map(({ name }) => name);
-  const [head = ''] = chosen.text.split(/\r\n|\n|\r/, 1);
+  const [head = ''] = String(chosen.content).split(/\r\n|\n|\r/, 1);
   const read = table.broken.map(({ line, text }) => ({ line, text, ...readTable(`${head}\n${text}\n`, known) }));
   const mended = read.flatMap(({ line, rows: [row], broken }) => (row && broken.length === 0 ? [{ line, cells: row.cells }] : []));
   return {

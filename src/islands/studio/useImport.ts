@@ -23,12 +23,13 @@ export interface Importing {
 interface Sent {
   readonly chosen: ChosenFile;
   readonly but: ReadonlySet<number>;
-  readonly apply: boolean;
+  /** Told when it is to be done: tried again because an answer was lost, it is done once. */
+  readonly key?: string;
 }
 
-async function send({ chosen, but, apply }: Sent): Promise<ImportReport> {
-  const { text, told } = askedOf(chosen, but);
-  return told(await importFile(chosen.as, text, apply));
+async function send({ chosen, but, key }: Sent): Promise<ImportReport> {
+  const { content, told } = askedOf(chosen, but);
+  return told(await importFile(chosen.as, content, key));
 }
 
 export function useImport(): Importing {
@@ -39,7 +40,14 @@ export function useImport(): Importing {
   const withErrors = (looking.data?.lines ?? []).filter(({ action }) => action === 'fault');
   const faulty = new Set(withErrors.map(({ line }) => line));
   // What was left out of an import is still told, to be mended.
-  const report = doing.data ? { ...doing.data, lines: [...doing.data.lines, ...withErrors] } : looking.data;
+  const left = looking.data?.counts.fault ?? 0;
+  const report = doing.data
+    ? {
+        ...doing.data,
+        lines: [...doing.data.lines, ...withErrors],
+        counts: { ...doing.data.counts, fault: doing.data.counts.fault + left },
+      }
+    : looking.data;
   return {
     chosen,
     report,
@@ -51,7 +59,7 @@ export function useImport(): Importing {
       setChosen(next);
       setStale(false);
       doing.reset();
-      looking.mutate({ chosen: next, but: new Set(), apply: false });
+      looking.mutate({ chosen: next, but: new Set() });
     },
     mend: (next) => {
       setChosen(next);
@@ -60,7 +68,7 @@ export function useImport(): Importing {
     apply: () => {
       if (!chosen) return;
       doing.mutate(
-        { chosen, but: faulty, apply: true },
+        { chosen, but: faulty, key: crypto.randomUUID() },
         // What is left are the lines with errors.
         { onSuccess: ({ applied }) => applied && faulty.size > 0 && setChosen(onlyLines(chosen, faulty)) },
       );

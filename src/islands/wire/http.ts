@@ -21,11 +21,11 @@ export class Refusal extends Error {
 /** The server, or the studio's records behind it, can't be reached just now. Worth trying again. */
 export class Outage extends Error {}
 
-/** What goes along: JSON, or text of another `type`. */
+/** What goes along: JSON, or a file as it is. */
 interface Sent {
   readonly method: 'POST' | 'PUT';
-  readonly body: unknown;
-  readonly type?: string;
+  readonly body?: unknown;
+  readonly file?: string | Blob;
 }
 
 /** The one way to ask the server. Throws a {@link Refusal} or an {@link Outage}. */
@@ -37,8 +37,8 @@ export async function ask<T>(path: string, send?: Sent): Promise<T> {
       send
         ? {
             method: send.method,
-            headers: { 'content-type': send.type ?? 'application/json' },
-            body: send.type === undefined ? JSON.stringify(send.body) : String(send.body),
+            headers: { 'content-type': send.file === undefined ? 'application/json' : 'application/octet-stream' },
+            body: send.file ?? JSON.stringify(send.body),
           }
         : {},
     );

@@ -139,7 +139,10 @@ export function saveFitting(draft: FittingDraft): Promise<Fitting> {
   return ask<Fitting>('/api/fittings', { method: 'POST', body: draft });
 }
 
-/** What a file would do to the records; with `apply`, does it, all or nothing. */
-export function importFile(file: ExchangeFile, text: string, apply: boolean): Promise<ImportReport> {
-  return ask<ImportReport>(`/api/import/${file}?apply=${apply}`, { method: 'POST', body: text, type: 'application/octet-stream' });
+/** What a file would do to the records; with a key, does it, all or nothing, and under this key once. */
+export function importFile(file: ExchangeFile, content: string | Blob, key: string | undefined): Promise<ImportReport> {
+  return ask<ImportReport>(`/api/import/${file}${key === undefined ? '' : `?apply=true&key=${key}`}`, {
+    method: 'POST',
+    file: content,
+  });
 }

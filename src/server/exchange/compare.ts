@@ -1,4 +1,3 @@
-import { setImmediate } from 'node:timers/promises';
 import { dayIn } from '../../contract/days.ts';
 import type { ReportLine } from '../../contract/exchange/report.ts';
 import { isNamed } from '../../contract/fields/reference.ts';
@@ -25,20 +24,18 @@ export interface Compared {
 
 type Values = Readonly<Record<string, unknown>>;
 
-/** Holds every proposal against what is kept and against the others. */
-export async function compareWithKept(sql: Queryable, studio: StudioRecord, proposals: readonly Proposal[]): Promise<Compared[]> {
-  const kept = await keptOf(sql, studio.id, proposals);
+/**
+ * Holds proposals against what is kept and against each other, a few at a time: what came before is remembered. References
+ * are to what is on record or came before in the file.
+ */
+export function comparing(sql: Queryable, studio: StudioRecord): (proposals: readonly Proposal[]) => Promise<Compared[]> {
+  const kept = keptIn(sql, studio.id);
   const seen = new Set<string>();
-  const compared: Compared[] = [];
-  for (const proposal of proposals) {
-    compared.push(compareOne(studio, proposal, kept, seen));
-    if (compared.length % comparedAStep === 0) await setImmediate();
-  }
-  return compared;
+  return async (proposals) => {
+    const known = await kept(proposals);
+    return proposals.map((proposal) => compareOne(studio, proposal, known, seen));
+  };
 }
-
-/** So many take some ten milliseconds; whatever else waits to be answered comes between. */
-const comparedAStep = 100;
 
 function compareOne(studio: StudioRecord, proposal: Proposal, kept: KeptOf, seen: Set<string>): Compared {
   switch (proposal.of) {
@@ -56,7 +53,7 @@ function compareOne(studio: StudioRecord, proposal: Proposal, kept: KeptOf, seen
 interface KeptOf {
   readonly records: ReadonlyMap<Kind, ReadonlyMap<string, RecordOf[Kind]>>;
   readonly fittings: ReadonlySet<string>;
-  /** Ids of each kind that will be there, kept or proposed. */
+  /** Ids of each kind that is referred to that will be there, kept or proposed. */
   readonly ids: ReadonlyMap<Kind, ReadonlySet<string>>;
   /** Of kinds that have something in common with no other: whose each of it is. */
   readonly owners: ReadonlyMap<Kind, Map<unknown, string>>;
@@ -64,28 +61,41 @@ interface KeptOf {
   readonly titles: ReadonlyMap<Kind, ReadonlyMap<string, readonly string[]>>;
 }
 
-async function keptOf(sql: Queryable, studioId: string, proposals: readonly Proposal[]): Promise<KeptOf> {
-  const records = new Map<Kind, ReadonlyMap<string, RecordOf[Kind]>>();
+/** What is kept that a file may speak of: the records it proposes to change as it comes to them, the rest once it is asked for. */
+function keptIn(sql: Queryable, studioId: string): (proposals: readonly Proposal[]) => Promise<KeptOf> {
   const ids = new Map<Kind, Set<string>>();
   const titles = new Map<Kind, Map<string, string[]>>();
-  for (const kind of kindCodes) {
-    const proposed = proposals.filter(({ of }) => of === kind).map(({ values }) => String(values['id'] ?? '').toLowerCase());
-    records.set(kind, await recordsById<Kind>(sql, studioId, kind, proposed));
-    const all = await everyTitle(sql, studioId, kind);
-    ids.set(kind, new Set([...all.map(({ id }) => id), ...proposed.filter(isUuid)]));
-    const byTitle = new Map<string, string[]>();
-    for (const { id, title } of all) byTitle.set(title.toLowerCase(), [...(byTitle.get(title.toLowerCase()) ?? []), id]);
-    titles.set(kind, byTitle);
-  }
   const owners = new Map<Kind, Map<unknown, string>>();
-  for (const kind of kindCodes) {
-    const { unique } = kinds[kind];
-    if (!unique || !proposals.some(({ of }) => of === kind)) continue;
-    const every = (await everyRecord(sql, studioId, kind)) as unknown as readonly (Values & { readonly id: string })[];
-    owners.set(kind, new Map(every.map((record) => [record[unique.key], record.id])));
-  }
-  const wanted = proposals.filter(({ of }) => of === 'fitting').map(({ values }) => String(values['id'] ?? ''));
-  return { records, ids, titles, owners, fittings: await fittingIds(sql, studioId, wanted) };
+  const nameAll = async (kind: Kind) => {
+    if (ids.has(kind)) return;
+    const all = await everyTitle(sql, studioId, kind);
+    ids.set(kind, new Set(all.map(({ id }) => id)));
+    const byTitle = new Map<string, string[]>();
+    for (const { id, title } of all) {
+      const same = byTitle.get(title.toLowerCase());
+      if (same) same.push(id);
+      else byTitle.set(title.toLowerCase(), [id]);
+    }
+    titles.set(kind, byTitle);
+  };
+  return async (proposals) => {
+    const records = new Map<Kind, ReadonlyMap<string, RecordOf[Kind]>>();
+    for (const kind of kindCodes.filter((code) => proposals.some(({ of }) => of === code))) {
+      const proposed = proposals.filter(({ of }) => of === kind).map(({ values }) => String(values['id'] ?? '').toLowerCase());
+      records.set(kind, await recordsById<Kind>(sql, studioId, kind, proposed));
+      for (const [, field] of fieldsOf(kind)) if (field.kind === 'reference') await nameAll(field.to);
+      if (referredTo.has(kind)) await nameAll(kind);
+      for (const id of proposed.filter(isUuid)) ids.get(kind)?.add(id);
+      const { unique } = kinds[kind];
+      if (unique && !owners.has(kind)) {
+        const every = (await everyRecord(sql, studioId, kind)) as unknown as readonly (Values & { readonly id: string })[];
+        owners.set(kind, new Map(every.map((record) => [record[unique.key], record.id])));
+      }
+    }
+    const wanted = proposals.filter(({ of }) => of === 'fitting').map(({ values }) => String(values['id'] ?? ''));
+    if (wanted.length > 0) for (const { kind } of references) await nameAll(kind);
+    return { records, ids, titles, owners, fittings: await fittingIds(sql, studioId, wanted) };
+  };
 }
 
 function compareStudio(studio: StudioRecord, { line, values }: Proposal): Compared {
@@ -107,6 +117,12 @@ const references = [
   { key: 'tieId', kind: 'ties' },
   { key: 'personId', kind: 'people' },
 ] as const;
+
+/** Kinds that others, or fittings, refer to. */
+const referredTo: ReadonlySet<Kind> = new Set([
+  ...references.map(({ kind }) => kind),
+  ...kindCodes.flatMap((kind) => fieldsOf(kind).flatMap(([, field]) => (field.kind === 'reference' ? [field.to] : []))),
+]);
 
 function compareFitting(studio: StudioRecord, { line, values }: Proposal, kept: KeptOf): Compared {
   const { value, faults } = checkKeptFitting(values);

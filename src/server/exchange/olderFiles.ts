@@ -6,9 +6,8 @@ type Values = Readonly<Record<string, unknown>>;
 /** What a tie’s status was called when it still stood in the tie. */
 const dealingOf: Readonly<Record<string, DealingCode>> = { out: 'lent', resting: 'aside', repair: 'repair' };
 
-/** The care notes that ties of an older file stand for; none where the file has care notes of its own. */
-export function caresOfOlder(file: Values, ties: readonly Values[], today: string): Values[] {
-  if (Array.isArray(file['cares'])) return [];
+/** The care notes that ties of a file stand for in which care notes have no list of their own. */
+export function caresOfOlder(ties: readonly Values[], today: string): Values[] {
   return ties.flatMap(({ id, label, state, outWith }) => {
     const what = dealingOf[String(state)];
     if (what === undefined) return [];

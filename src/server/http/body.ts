@@ -1,4 +1,5 @@
 import { Problem } from './problem.ts';
+import { spooled, tooLarge } from './spool.ts';
 
 /** What an endpoint can take: JSON, or a file as it is. */
 export type Content = 'json' | 'file';
@@ -32,10 +33,10 @@ export interface Declared {
 const usualMostBytes = 256 * 1024;
 
 /**
- * Takes a body in as it comes, whoever carries it, and refuses it, without reading it through, as soon as it is too
- * large. `whole` is the body as the endpoint takes it.
+ * Takes JSON in as it comes, whoever carries it, and refuses it, without reading it through, as soon as it is too
+ * large. `whole` is what it says.
  */
-export function bodyTaker({ type, length }: Declared, { content, mostBytes = usualMostBytes }: Takes) {
+export function bodyTaker({ type, length }: Declared, { mostBytes = usualMostBytes }: Pick<Takes, 'mostBytes'> = {}) {
   if (Number(length ?? 0) > mostBytes) throw tooLarge(mostBytes);
   const chunks: Uint8Array[] = [];
   let bytes = 0;
@@ -45,27 +46,42 @@ export function bodyTaker({ type, length }: Declared, { content, mostBytes = usu
       if (bytes > mostBytes) throw tooLarge(mostBytes);
       chunks.push(chunk);
     },
-    whole: (): unknown => contentOf(content, type ?? '', Buffer.concat(chunks)),
+    whole: (): unknown => inJson(type, Buffer.concat(chunks)),
   };
 }
 
-/** The same, of a request as the pages’ framework hands it over. */
+/** The same, of a request as the pages’ framework hands it over; a file comes as a `Spool`, which whoever asked closes. */
 export async function bodyOf({ headers, body }: Request, takes: Takes): Promise<unknown> {
-  const taker = bodyTaker({ type: headers.get('content-type'), length: headers.get('content-length') }, takes);
-  for await (const chunk of (body ?? []) as unknown as AsyncIterable<Uint8Array>) taker.add(chunk);
+  const declared = { type: headers.get('content-type'), length: headers.get('content-length') };
+  const chunks = (body ?? []) as unknown as AsyncIterable<Uint8Array>;
+  if (takes.content === 'file') {
+    refuseOtherType('file', declared.type);
+    return spooled(noMoreThan(takes.mostBytes ?? usualMostBytes, Number(declared.length ?? 0), chunks));
+  }
+  const taker = bodyTaker(declared, takes);
+  for await (const chunk of chunks) taker.add(chunk);
   return taker.whole();
 }
 
-function tooLarge(most: number): Problem {
-  return new Problem(413, 'too-large', `The request is larger than ${most / 1024} kB.`);
+async function* noMoreThan(most: number, declared: number, chunks: AsyncIterable<Uint8Array>): AsyncGenerator<Uint8Array> {
+  if (declared > most) throw tooLarge(most);
+  let bytes = 0;
+  for await (const chunk of chunks) {
+    bytes += chunk.byteLength;
+    if (bytes > most) throw tooLarge(most);
+    yield chunk;
+  }
 }
 
-/** Parsed JSON, or text (UTF-8). Refuses any other type, which a foreign page could send unasked. */
-function contentOf(content: Content, type: string, bytes: Uint8Array): unknown {
+/** A type that a foreign page could send unasked is none that is taken. */
+function refuseOtherType(content: Content, type: string | null | undefined): void {
   const { pattern, code, message } = types[content];
-  if (!pattern.test(type)) throw new Problem(415, code, message);
+  if (!pattern.test(type ?? '')) throw new Problem(415, code, message);
+}
+
+function inJson(type: string | null | undefined, bytes: Uint8Array): unknown {
+  refuseOtherType('json', type);
   const text = inUtf8(bytes);
-  if (content === 'file') return text;
   if (text.trim() === '') throw new Problem(400, 'empty-body', 'The request is empty.');
   try {
     return JSON.parse(text) as unknown;

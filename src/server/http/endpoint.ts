@@ -5,6 +5,7 @@ import { database, inTransaction, type Queryable } from '../database.ts';
 import { whoAsks } from '../studios.ts';
 import { answered, inJson } from './answer.ts';
 import { bodyOf, type Takes } from './body.ts';
+import type { Spool } from './spool.ts';
 
 /** What every request comes with. */
 export interface Sent {
@@ -32,7 +33,11 @@ export function studioEndpoint(handle: (asked: Asked) => unknown, takes?: Takes)
   return answering(async (context) => {
     const request = await read(context, takes);
     const ask = async (sql: Queryable) => handle({ ...request, ...(await whoAsks(sql, context.cookies.get(personCookie)?.value)), sql });
-    return takes ? inTransaction(database(), ask) : ask(database());
+    try {
+      return await (takes ? inTransaction(database(), ask) : ask(database()));
+    } finally {
+      if (takes?.content === 'file') await (request.body as Spool).close();
+    }
   });
 }
 

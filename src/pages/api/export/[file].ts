@@ -7,8 +7,8 @@ import { nothingAt } from '../../../server/http/problem.ts';
 export const GET = studioEndpoint(async ({ params, url, sql, studio }) => {
   const name = params['file'];
   if (!isExchangeFile(name)) throw nothingAt(url);
-  const { type, text } = await exportFile(sql, studio, name);
-  return new Response(text, {
+  const { type, content } = await exportFile(sql, studio, name);
+  return new Response(content, {
     headers: { 'content-type': type, 'content-disposition': `attachment; filename="${name}"`, 'cache-control': 'no-store' },
   });
 });

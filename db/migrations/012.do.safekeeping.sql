@@ -8,3 +8,12 @@ create table backups (
   failure text,
   check ((failure is null) = (bytes is not null and rows is not null))
 );
+
+-- Imports that were made under a key: sent again because the answer was lost, they are answered as they were.
+create table imports_done (
+  studio_id uuid not null references studios,
+  key uuid not null,
+  report jsonb not null,
+  done_at timestamptz not null default now(),
+  primary key (studio_id, key)
+);

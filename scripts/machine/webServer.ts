@@ -7,6 +7,7 @@ import { loopback } from './ports.ts';
 
 export interface WebServer {
   readonly address: string;
+  readonly pid: number;
   /** Settles when the server ends by itself, with its exit code. */
   readonly ended: Promise<number | null>;
   readonly stop: () => Promise<void>;
@@ -40,6 +41,7 @@ export async function startWebServer(port: number, databaseUrl: string, logLevel
   await answering(address, child);
   return {
     address,
+    pid: child.pid ?? 0,
     ended,
     stop: async () => {
       if (child.exitCode === null) child.kill('SIGTERM');

@@ -23,6 +23,7 @@ export interface ListWanted {
 /** Under which keys answers are kept on a page, whether it asked for them or they were given along. */
 export const answerKeys = {
   studio: () => ['studio'],
+  backups: () => ['backups'],
   wardrobes: () => ['wardrobe'],
   wardrobe: (clientId?: string | null) => ['wardrobe', clientId ?? null],
   list: (kind: Kind, wanted: ListWanted) => [kind, 'list', wanted],

@@ -1,6 +1,7 @@
 import postgres from 'postgres';
 import { whenClosing } from './closing.ts';
-import { held, inTime } from './statements.ts';
+import { type Lanes, lanesOf } from './lanes.ts';
+import { deadlineMs, held, inTime } from './statements.ts';
 
 export type Sql = postgres.Sql;
 /** What a statement can run on: the pool, or a transaction of it. */
@@ -10,27 +11,33 @@ const connectSeconds = 3;
 /** As long as statements under way may take once the server is stopping. */
 const closingSeconds = 5;
 
-/** Who is told of each connection that is closed, by its number. */
-const closings = new Set<(connection: number) => void>();
-
 /** What the server itself gives up on, ms: a statement, waiting for a lock, a transaction that nobody goes on with. */
 const serverGivesUp = { statement_timeout: 20_000, lock_timeout: 10_000, idle_in_transaction_session_timeout: 60_000 } as const;
 
+/** The transactions’ own connections of each pool. */
+const lanesIn = new WeakMap<object, Lanes>();
+
 /** Opens a pool. Columns are snake_case in the database and camelCase here. */
-export function openDatabase(url: string, options: { readonly max?: number } = {}): Sql {
-  const pool = postgres(url, {
-    max: options.max ?? 10,
-    connection: serverGivesUp,
-    connect_timeout: connectSeconds,
-    idle_timeout: 60,
-    backoff: () => 0.2,
-    onnotice: () => undefined,
-    transform: postgres.camel,
-    onclose: (connection) => {
-      for (const tell of closings) tell(connection);
-    },
-  });
-  return inTime(pool);
+export function openDatabase(url: string, { max = 10 }: { readonly max?: number } = {}): Sql {
+  const client = (most: number, onclose: () => void) =>
+    postgres(url, {
+      max: most,
+      connection: serverGivesUp,
+      connect_timeout: connectSeconds,
+      idle_timeout: 60,
+      backoff: () => 0.2,
+      onnotice: () => undefined,
+      transform: postgres.camel,
+      onclose,
+    });
+  const single = client(max, () => undefined);
+  const lanes = lanesOf((onclose) => client(1, onclose), max, deadlineMs);
+  const end: Sql['end'] = async (options) => {
+    await Promise.all([single.end(options), lanes.end(options?.timeout)]);
+  };
+  const pool = inTime(single, { end });
+  lanesIn.set(pool, lanes);
+  return pool;
 }
 
 let pool: Sql | undefined;
@@ -96,12 +103,13 @@ export function isUuid(text: string): boolean {
  * fails it, whoever caught that. Where the connection is lost while it is being kept nobody knows whether it was.
  */
 export async function inTransaction<T>(sql: Queryable, run: (transaction: Queryable) => Promise<T>): Promise<T> {
-  if (!isPool(sql)) return run(sql);
-  const reserved = await sql.reserve();
-  const { sql: transaction, begin, closed, isLost, failure } = held(reserved);
-  closings.add(closed);
+  const lanes = lanesIn.get(sql);
+  if (!lanes) return run(sql);
+  const lane = await lanes.take();
+  const { sql: transaction, closed, isLost, failure } = held(lane.sql);
+  lane.onclose = closed;
   try {
-    await begin();
+    await transaction`begin`;
     const result = await run(transaction);
     if (failure() !== undefined) throw failure();
     await transaction`commit`;
@@ -110,12 +118,7 @@ export async function inTransaction<T>(sql: Queryable, run: (transaction: Querya
     if (!isLost()) await transaction`rollback`.catch(() => undefined);
     throw error;
   } finally {
-    closings.delete(closed);
-    // A connection that was lost is the driver’s again by itself.
-    if (!isLost()) reserved.release();
+    if (isLost()) lanes.discard(lane);
+    else lanes.giveBack(lane);
   }
-}
-
-function isPool(sql: Queryable): sql is Sql {
-  return 'begin' in sql;
 }

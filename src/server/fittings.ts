@@ -4,6 +4,7 @@ import { answerVersion, broughtUp } from '../contract/keptAnswer.ts';
 import { type Page, type PersonRecord, pageSize, type StudioRecord, type UncheckedFitting } from '../contract/records/records.ts';
 import { completeRequest, type KnotPlan, plan } from '../core/index.ts';
 import { brokenConstraint, isUuid, type Queryable } from './database.ts';
+import { foundBy } from './found.ts';
 import { invalid, notFound, Problem } from './http/problem.ts';
 import { tyingHistory } from './tyings.ts';
 
@@ -13,9 +14,6 @@ export async function listFittings(
   studioId: string,
   { find = '', client, tie, only = 'all', by = 'day', down = by === 'day' || by === 'off', from = 0 }: FittingsWanted = {},
 ): Promise<Page<FittingSummary>> {
-  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
-  const patterns = words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`);
-  const said = sql`lower(concat_ws(' ', client_name, person_name, tie_label, shirt_label, jacket_label, answer->>'title', fittings.note))`;
   const off = sql`(tip_off_mm - (figures->>'aimOffMm')::float8)`;
   const which = {
     all: sql``,
@@ -38,7 +36,7 @@ export async function listFittings(
         'counts', counts, 'figures', figures) end as result
     from fittings left join tyings on tyings.studio_id = fittings.studio_id and tyings.id = fittings.id and not tyings.archived
     where fittings.studio_id = ${studioId} ${of('client_id', client)} ${of('tie_id', tie)}
-      ${patterns.length > 0 ? sql`and ${said} like all (${patterns})` : sql``} ${which}
+      ${foundBy(sql, sql`fittings.search`, find)} ${which}
     order by ${order} ${down ? sql`desc` : sql`asc`} nulls last, fittings.created_at desc, fittings.id
     limit ${pageSize} offset ${from}`;
   return { rows: rows.map(({ total: _, result, ...row }) => summaryOf(row, result)), total: rows[0]?.total ?? 0 };

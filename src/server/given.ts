@@ -1,5 +1,6 @@
 import type { APIContext } from 'astro';
 import { answerKeys, firstOfList, type ListWanted } from '../contract/answerKeys.ts';
+import { isDay } from '../contract/days.ts';
 import type { FittingsWanted } from '../contract/fitting.ts';
 import type { Given } from '../contract/given.ts';
 import { personCookie, preferencesCookie, preferencesIn } from '../contract/preferences.ts';
@@ -115,8 +116,10 @@ async function lifeOfTie(asking: Asking, id: string): Promise<Answers> {
   return [[answerKeys.tieLife(id), life], ...worn];
 }
 
-/** What an address asks of a list. */
-export function listAsked(query: URLSearchParams): ListWanted {
+/** What the address of a page asks of a list; what it can’t ask is left out. */
+export function listAsked(asked: URLSearchParams): ListWanted {
+  const query = new URLSearchParams(asked);
+  if (!isDay(query.get('on') ?? '')) query.delete('on');
   const from = Number(query.get('from') ?? 0);
   return {
     find: findIn(query),

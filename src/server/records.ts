@@ -5,6 +5,7 @@ import { changes } from '../contract/records/merge.ts';
 import { type ClientRecord, type Kind, type Page, pageSize, type RecordOf, type TakenMeasure } from '../contract/records/records.ts';
 import { careOrder, isReadyOn } from './care.ts';
 import { brokenConstraint, inTransaction, isUuid, type Queryable } from './database.ts';
+import { foundBy } from './found.ts';
 import { changedMeanwhile, invalid, notFound, taken } from './http/problem.ts';
 
 /** What of a list is wanted; `find` are words that must all be found. */
@@ -167,13 +168,11 @@ function where(
   kind: Kind,
   { find = '', clientId, tieId, wearableBy, archived = false, ready, on = '' }: Wanted,
 ) {
-  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
-  const patterns = words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`);
   const has = (name: string) => fieldsOf(kind).some(([key]) => key === name);
   const [hasOwner, hasTie] = [has('clientId'), has('tieId')];
   const own = (id: string) => (isUuid(id) ? id : null);
   return sql`studio_id = ${studioId} and archived = ${archived}
-    ${patterns.length > 0 ? sql`and search like all (${patterns})` : sql``}
+    ${foundBy(sql, sql`search`, find)}
     ${kind === 'ties' && ready ? sql`and ${isReadyOn(sql, studioId, on)}` : sql``}
     ${hasTie && tieId !== undefined ? sql`and tie_id = ${own(tieId)}` : sql``}
     ${hasOwner && clientId === null ? sql`and client_id is null` : sql``}

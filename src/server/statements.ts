@@ -1,7 +1,7 @@
 import type postgres from 'postgres';
 
 /** As long as an answer to one statement is waited for: somewhat longer than the server itself lets it run. */
-const deadlineMs = 25_000;
+export const deadlineMs = 25_000;
 
 /** The driver’s statement: sent once somebody waits for it, by its handler. */
 interface Statement extends Promise<unknown> {
@@ -19,7 +19,7 @@ export class RecordsLost extends Error {
  * The same statements, each passed to `send` when its time has come, with what passes it on to the driver. What is made
  * of pieces of statements stays as it is.
  */
-function passing<T extends object>(sql: T, send: (statement: Statement, on: () => void) => void): T {
+function passing<T extends object>(sql: T, send: (statement: Statement, on: () => void) => void, instead: Partial<T> = {}): T {
   const through = (made: unknown): unknown => {
     if (made instanceof Promise) {
       const statement = made as Statement;
@@ -31,7 +31,7 @@ function passing<T extends object>(sql: T, send: (statement: Statement, on: () =
   return new Proxy(sql, {
     apply: (target, self, given) => through(Reflect.apply(target as never, self, given)),
     get: (target, name) => {
-      const value: unknown = Reflect.get(target, name, target);
+      const value: unknown = Reflect.get(Object.hasOwn(instead, name) ? instead : target, name, target);
       if (name !== 'unsafe' || typeof value !== 'function') return value;
       return (...given: unknown[]) => through(Reflect.apply(value, target, given));
     },
@@ -46,19 +46,23 @@ function answeredInTime(statement: Statement, giveUp: (reason: RecordsLost) => v
   statement.then(done, done);
 }
 
-/** A pool none of whose statements is waited for without end. */
-export function inTime<T extends object>(pool: T): T {
-  return passing(pool, (statement, on) => {
-    answeredInTime(statement, statement.reject);
-    on();
-  });
+/** A pool none of whose statements is waited for without end; with some of what it does done otherwise. */
+export function inTime<T extends object>(pool: T, instead: Partial<T> = {}): T {
+  return passing(
+    pool,
+    (statement, on) => {
+      answeredInTime(statement, statement.reject);
+      on();
+    },
+    instead,
+  );
 }
 
 /** The statements of one transaction, all on the one connection that is held for it. */
 export interface Held {
   readonly sql: postgres.ISql;
-  /** Tells that the connection with this number was closed. */
-  readonly closed: (connection: number) => void;
+  /** Tells that the connection was closed. */
+  readonly closed: () => void;
   readonly isLost: () => boolean;
   /** What the first statement that failed failed of. */
   readonly failure: () => unknown;
@@ -68,9 +72,8 @@ export interface Held {
  * Holds a connection to its transaction. Once it is lost nothing more is sent: the driver would send it on whatever
  * connection stands in its place, outside of any transaction, or fall over where there is none.
  */
-export function held(reserved: postgres.ReservedSql): Held & { readonly begin: () => Promise<unknown> } {
+export function held(connection: postgres.Sql): Held {
   const pending = new Set<Statement>();
-  let connection: number | undefined;
   let lost: RecordsLost | undefined;
   let failure: unknown;
   const lose = (reason: RecordsLost) => {
@@ -78,7 +81,7 @@ export function held(reserved: postgres.ReservedSql): Held & { readonly begin: (
     for (const statement of pending) statement.reject(lost);
     pending.clear();
   };
-  const sql = passing(reserved, (statement, on) => {
+  const sql = passing(connection as postgres.ISql, (statement, on) => {
     if (lost) {
       statement.reject(lost);
       return;
@@ -94,16 +97,9 @@ export function held(reserved: postgres.ReservedSql): Held & { readonly begin: (
     );
     on();
   });
-  const onexecute = ({ id }: { readonly id: number }) => {
-    connection = id;
-  };
   return {
     sql,
-    // The driver tells by this which connection it is; its types don’t know of it.
-    begin: () => sql.unsafe('begin', [], { onexecute } as never),
-    closed: (id) => {
-      if (id === connection) lose(new RecordsLost('The studio’s records went out of reach in the middle of it.'));
-    },
+    closed: () => lose(new RecordsLost('The studio’s records went out of reach in the middle of it.')),
     isLost: () => lost !== undefined,
     failure: () => failure,
   };

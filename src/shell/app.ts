@@ -3,6 +3,7 @@ import express, { type Express, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import sirv from 'sirv';
+import { measured } from './metrics.ts';
 import { answerPlan } from './planning.ts';
 import { onlyForHosts, onlyFromHere, onlyKnownWays, problem } from './refusals.ts';
 
@@ -15,6 +16,8 @@ export interface ShellOptions {
   readonly hosts: readonly string[];
   /** As many requests as one address may make in a minute. */
   readonly mostAMinute: number;
+  /** Tells open pages what changes. */
+  readonly changes?: RequestHandler;
 }
 
 /** Pages bring a policy of their own, with the hashes of their few scripts. */
@@ -30,10 +33,11 @@ const policy = {
 };
 
 /** What stands in front of the pages: who may ask and how often, safe headers, compressed answers, files. */
-export function shellFor({ handler, filesIn, hosts, mostAMinute }: ShellOptions): Express {
+export function shellFor({ handler, filesIn, hosts, mostAMinute, changes }: ShellOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('etag', false);
+  app.use(measured);
   // It is served on loopback, or behind a server that speaks TLS and says so itself.
   app.use(helmet({ contentSecurityPolicy: false, strictTransportSecurity: false }));
   const withPolicy = helmet.contentSecurityPolicy({ useDefaults: false, directives: policy });
@@ -64,6 +68,7 @@ export function shellFor({ handler, filesIn, hosts, mostAMinute }: ShellOptions)
   );
   app.use(compression());
   app.post('/api/plan', answerPlan);
+  if (changes) app.get('/api/changes', changes);
   // The framework would fetch and resize any picture for anybody; there is none to resize here.
   app.use('/_image', (_request, response) => {
     response.status(404).json(problem('not-found', '/_image was not found.'));

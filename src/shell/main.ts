@@ -3,9 +3,13 @@ import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import type { RequestHandler } from 'express';
+import { changesIn } from '../server/changes.ts';
 import { closeAll } from '../server/closing.ts';
+import { database } from '../server/database.ts';
 import { log } from '../server/log.ts';
 import { shellFor } from './app.ts';
+import { answerChanges } from './changes.ts';
+import { serveMetrics } from './metrics.ts';
 
 const loopback = '127.0.0.1';
 const usualPort = 4310;
@@ -20,10 +24,13 @@ const host = process.env['HOST'] ?? loopback;
 const port = Number(process.env['PORT'] ?? usualPort);
 const named = (process.env['ROPEWALK_HOSTS'] ?? '').split(',').flatMap((name) => name.trim().toLowerCase() || []);
 
+const changes = changesIn(database);
+const closing = new AbortController();
+
 const server = createServer(
   {
-    // A body that trickles in is not waited for, nor headers that never end.
-    requestTimeout: 60_000,
+    // A body that trickles in is not waited for, nor headers that never end; a studio’s file may take its time.
+    requestTimeout: 300_000,
     headersTimeout: 10_000,
     keepAliveTimeout: 5000,
     maxHeaderSize: 16 * 1024,
@@ -33,11 +40,14 @@ const server = createServer(
     filesIn: join(import.meta.dirname, '..', 'client'),
     hosts: [loopback, 'localhost', '[::1]', host.toLowerCase(), ...named],
     mostAMinute: Number(process.env['ROPEWALK_MOST_A_MINUTE'] ?? usualMostAMinute),
+    changes: answerChanges(changes, closing.signal),
   }),
 );
 
 server.listen(port, host);
 await once(server, 'listening');
+const metricsPort = process.env['ROPEWALK_METRICS_PORT'];
+const metrics = metricsPort ? serveMetrics(Number(metricsPort), loopback) : undefined;
 log.info({ host, port }, 'Ropewalk is listening.');
 
 // Whoever started it may be gone without a word: then nobody would start it again, nor stop it.
@@ -46,6 +56,9 @@ await Promise.race((['SIGTERM', 'SIGINT', 'disconnect'] as const).map((signal) =
 // What is being answered is answered to its end; nothing new is taken.
 const closed = once(server, 'close');
 server.close();
+closing.abort();
+changes.close();
+metrics?.close();
 server.closeIdleConnections();
 await closed;
 await closeAll();

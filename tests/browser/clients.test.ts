@@ -1,6 +1,8 @@
 import assert from 'node:assert/strict';
+import { randomUUID } from 'node:crypto';
 import { beforeEach, test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
+import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { ClientRecord, Page } from '../../src/contract/records/records.ts';
 import { openScreen } from '../support/screen.ts';
 
@@ -183,4 +185,16 @@ test('the fitting finds any client by typing, and takes their preferences', asyn
   await shows(/estimated from height/);
   await page.choose('Client', 'Bram');
   await page.waitFor(async () => (await page.chosenKnot()) === 'Four-in-hand', 'what is prescribed goes before the usual knot');
+});
+
+test('what somebody else adds is on the list without loading it again', async () => {
+  await to('/clients');
+  await find('Newcomer');
+  await shows(/No client found/);
+  await fetch(`${screen.app.address}/api/clients`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ ...kinds.clients.fresh, id: randomUUID(), name: 'Newcomer Bywater' }),
+  });
+  await shows(/Newcomer Bywater/);
 });

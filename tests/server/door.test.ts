@@ -136,7 +136,7 @@ test('while a large table is gone through others are answered', async () => {
   }
   const { counts, lines } = await importing;
   assert.equal(counts.add, 8000);
-  assert.ok(lines.length < 3000, "no more lines than anyone reads");
+  assert.ok(lines.length < 3000, 'no more lines than anyone reads');
   assert.deepEqual(done, ['health', 'health', 'health', 'import']);
 });
 

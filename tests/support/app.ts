@@ -9,6 +9,8 @@ import { type Gate, openGate } from './gate.ts';
 export interface App {
   readonly address: string;
   readonly sql: Sql;
+  /** Where the application reaches its records. */
+  readonly databaseUrl: string;
   /** What lies between the application and its database, and can be shut. */
   readonly gate: Gate;
   readonly restart: () => Promise<void>;
@@ -49,6 +51,7 @@ export async function startApp({ taught = false } = {}): Promise<App> {
   return {
     address: web.address,
     sql,
+    databaseUrl: database.addresses.app,
     gate,
     restart: async () => {
       await web.stop();

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { postgresPrograms } from '../debian.ts';
@@ -23,7 +23,11 @@ export async function startCrashingCluster(): Promise<CrashingCluster> {
   return {
     ...passing(cluster, folder),
     crash: async () => {
-      await asOwner(join(postgresPrograms(), 'pg_ctl'), ['stop', '-w', '-m', 'immediate', '-D', join(folder, 'data')]);
+      const data = join(folder, 'data');
+      const pid = Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[0]);
+      await asOwner(join(postgresPrograms(), 'pg_ctl'), ['stop', '-W', '-m', 'immediate', '-D', data]);
+      // By its own number: somebody may start another at once.
+      while (existsSync(`/proc/${pid}`)) await new Promise((resolve) => setTimeout(resolve, 20));
     },
   };
 }

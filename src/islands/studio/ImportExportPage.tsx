@@ -1,5 +1,6 @@
 import type { Given } from '../../contract/given.ts';
 import { WithGiven } from '../wire/WithGiven.tsx';
+import { Backups } from './Backups.tsx';
 import { Export } from './Export.tsx';
 import { Import } from './Import.tsx';
 
@@ -8,7 +9,10 @@ export function ImportExportPage({ given }: { readonly given: Given }) {
   return (
     <WithGiven given={given}>
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[22rem_minmax(0,1fr)]">
-        <Export />
+        <div className="grid content-start gap-y-8">
+          <Backups />
+          <Export />
+        </div>
         <Import />
       </div>
     </WithGiven>

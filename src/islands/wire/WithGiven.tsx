@@ -4,6 +4,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { answerKeys } from '../../contract/answerKeys.ts';
 import type { Given } from '../../contract/given.ts';
 import { PreferencesProvider } from '../device/preferences.tsx';
+import { followChanges } from './changes.ts';
 import { createQueryClient } from './queries.ts';
 
 /** What every page stands in: the server's answers as far as they were given along, and what this device prefers. */
@@ -27,6 +28,7 @@ export function WithGiven({ given, children }: { readonly given: Given; readonly
     addEventListener('pageshow', shown);
     return () => removeEventListener('pageshow', shown);
   }, [queries]);
+  useEffect(() => followChanges(queries), [queries]);
   return (
     <PreferencesProvider initial={given.preferences}>
       <QueryClientProvider client={queries}>

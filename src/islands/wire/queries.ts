@@ -1,5 +1,6 @@
 import { QueryClient, queryOptions } from '@tanstack/react-query';
 import { answerKeys, type ListWanted } from '../../contract/answerKeys.ts';
+import type { BackupsTold } from '../../contract/backups.ts';
 import type { ExchangeFile, ImportReport } from '../../contract/exchange/report.ts';
 import type { ToldBook } from '../../contract/fitBook.ts';
 import type { Fitting, FittingDraft, FittingSummary, FittingsWanted } from '../../contract/fitting.ts';
@@ -38,6 +39,8 @@ export function wardrobeQuery(clientId?: string | null) {
 }
 
 export const studioQuery = queryOptions({ queryKey: answerKeys.studio(), queryFn: () => ask<StudioSeen>('/api/studio') });
+
+export const backupsQuery = queryOptions({ queryKey: answerKeys.backups(), queryFn: () => ask<BackupsTold>('/api/backups') });
 
 export function listQuery<K extends Kind>(kind: K, wanted: ListWanted) {
   return queryOptions({ queryKey: answerKeys.list(kind, wanted), queryFn: () => listPage(kind, wanted) });

@@ -56,7 +56,7 @@ async function bookOf(sql: Queryable, studioId: string): Promise<Kept> {
       // Asked again, it is learnt again.
       shelf.version = -1;
       shelf.learning = undefined;
-      log.error(error, 'The fit book could not be learnt.');
+      log.error({ err: error }, 'The fit book could not be learnt.');
     });
     shelf.isLarge = records.records.length > whileWaiting;
   }
@@ -112,7 +112,7 @@ function keeperOf(): Keeper | undefined {
       shelves.clear();
       for (const tell of waiting) tell(new Error('The thread that learns has ended.'));
     });
-    worker.on('error', (error) => log.error(error, 'The thread that learns has failed.'));
+    worker.on('error', (error) => log.error({ err: error }, 'The thread that learns has failed.'));
     whenClosing(() => worker.terminate().then(() => undefined));
     kept = { remote: wrap<BookKeeper>(nodeEndpoint(worker as never)), waiting };
   }

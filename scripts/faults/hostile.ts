@@ -56,7 +56,7 @@ export async function throwAt({ address, count, seed, say = () => undefined }: H
   const asking = (async () => {
     while (!isOver) {
       const from = performance.now();
-      await fetch(`${address}/icon.svg`).then((answer) => answer.arrayBuffer());
+      await asked(`${address}/icon.svg`).then((answer) => answer.arrayBuffer());
       waits.push(performance.now() - from);
       await new Promise((resolve) => setTimeout(resolve, 20));
     }
@@ -80,9 +80,21 @@ async function idsAt(address: string): Promise<readonly string[]> {
   return found.filter((id) => id !== undefined);
 }
 
+/** A line that was left open is closed by either side at some time: then it is asked on another. */
+async function asked(url: string, how?: RequestInit): Promise<Response> {
+  try {
+    return await fetch(url, how);
+  } catch (error) {
+    const cause = error instanceof Error ? error.cause : undefined;
+    const isClosed = cause instanceof Error && 'code' in cause && (cause.code === 'UND_ERR_SOCKET' || cause.code === 'ECONNRESET');
+    if (!isClosed) throw error;
+    return fetch(url, how);
+  }
+}
+
 async function send(address: string, { method, path, type, body }: Shot): Promise<{ readonly status: number; readonly text: string }> {
   try {
-    const answer = await fetch(address + path, {
+    const answer = await asked(address + path, {
       method,
       redirect: 'manual',
       ...(body === undefined || method === 'GET' || method === 'HEAD'

@@ -50,8 +50,9 @@ export const onlyKnownWays: RequestHandler = (request, response, next) => {
     return;
   }
   try {
-    // What is still encoded once it was read means to be read twice, by somebody who reads it otherwise.
-    if (/%[0-9a-f]{2}/i.test(decodeURIComponent(request.path))) throw new URIError();
+    const read = decodeURI(request.path);
+    // What is read and still encoded means to be read twice, by somebody who reads it otherwise.
+    if (read !== request.path && /%[0-9a-f]{2}/i.test(read)) throw new URIError();
     next();
   } catch {
     response.status(400).json(problem('bad-address', 'The address can’t be read.'));

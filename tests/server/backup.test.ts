@@ -138,7 +138,7 @@ test('one that fails leaves no file, and is on record; two at once are one', asy
     /The backup failed: .* The records themselves were not touched\./,
   );
   const [failed] = await on(database.url, (sql) => sql`select failure from backups where failure is not null`);
-  assert.match(String(failed?.['failure']), /file already exists|not a directory/i);
+  assert.match(String(failed?.['failure']), /its folder can’t be written to/);
 
   const both = await Promise.allSettled([1, 2].map((n) => makeBackup(database.url, join(folder, `both-${n}.dump`))));
   assert.deepEqual(both.map(({ status }) => status).sort(), ['fulfilled', 'rejected']);

@@ -4,6 +4,7 @@ import { isConnectionLoss } from '../../src/server/database.ts';
 import { bodyOf, type Content } from '../../src/server/http/body.ts';
 import { checkManner, checkMaxMoves } from '../../src/server/http/knotQuery.ts';
 import { invalid, notFound, Problem } from '../../src/server/http/problem.ts';
+import { type Spool, spooled } from '../../src/server/http/spool.ts';
 
 const post = (body: BodyInit, headers: Record<string, string> = {}) =>
   new Request('http://localhost/x', {
@@ -30,7 +31,9 @@ test('what is no JSON is refused', async () => {
 test('an endpoint takes the one type it takes, which a foreign page can’t send unasked', async () => {
   for (const type of ['text/plain', 'text/csv', 'application/x-www-form-urlencoded', 'multipart/form-data; boundary=x'])
     await refused(post('a,b', { 'content-type': type }), 415, 'not-a-file', 'file');
-  assert.equal(await read(post('a,b', { 'content-type': 'application/octet-stream' }), 'file'), 'a,b');
+  const file = (await read(post('a,b', { 'content-type': 'application/octet-stream' }), 'file')) as Spool;
+  assert.equal(await file.text(100), 'a,b');
+  await file.close();
   await refused(post('{}', { 'content-type': 'application/octet-stream' }), 415, 'not-json');
 });
 
@@ -44,6 +47,39 @@ test('a body too large is refused also when it does not say how large it is', as
   });
   await refused(post(endless), 413, 'too-large');
   assert.ok(sent < 20, 'it is not read through');
+});
+
+async function* inChunks(bytes: Uint8Array, size: number): AsyncGenerator<Uint8Array> {
+  for (let at = 0; at < bytes.length; at += size) yield bytes.subarray(at, at + size);
+}
+
+test('a file is put down as it comes, and read whole or by its lines, wherever its characters were cut', async () => {
+  const text = 'erste Zeile\nzweite „Zeile“ 🪢\r\n\nletzte';
+  for (const size of [1, 3, 1000]) {
+    const file = await spooled(inChunks(Buffer.from(text), size));
+    assert.deepEqual([file.bytes, await file.text(1000)], [Buffer.byteLength(text), text]);
+    const lines: string[] = [];
+    for await (const line of file.lines()) lines.push(line);
+    assert.deepEqual(lines, text.split('\n'));
+    assert.equal(await file.beginning(), text);
+    await assert.rejects(file.text(10), (error: unknown) => error instanceof Problem && error.status === 413);
+    await file.close();
+  }
+  const other = await spooled(inChunks(Uint8Array.of(0x41, 0xe4, 0x42), 2));
+  await assert.rejects(other.text(100), (error: unknown) => error instanceof Problem && error.code === 'not-utf8');
+  await other.close();
+  const empty = await spooled(inChunks(new Uint8Array(), 1));
+  assert.equal(await empty.text(1), '');
+  await empty.close();
+  await assert.rejects(
+    spooled(
+      (async function* () {
+        yield Uint8Array.of(1);
+        throw new Error('cut off');
+      })(),
+    ),
+    /cut off/,
+  );
 });
 
 test('faults make one sentence, and the body every refusal has', () => {

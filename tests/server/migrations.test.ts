@@ -1,13 +1,16 @@
 import assert from 'node:assert/strict';
-import { copyFileSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
 import { root } from '../../scripts/machine/paths.ts';
 import { planClient } from '../../src/contract/records/asWorn.ts';
+import { checkRecord } from '../../src/contract/records/checkRecord.ts';
+import { kindCodes } from '../../src/contract/records/kindWords.ts';
 import { openDatabase, type Sql } from '../../src/server/database.ts';
 import { migrate } from '../../src/server/migrate.ts';
 import { everyRecord } from '../../src/server/records.ts';
+import { theStudio } from '../../src/server/studios.ts';
 import { emptyDatabase } from '../support/app.ts';
 
 const migrations = join(root, 'db', 'migrations');
@@ -50,4 +53,39 @@ test('a studio that was kept before records had a history keeps all it had', asy
   const [tie] = await everyRecord(sql, studio, 'ties');
   assert.deepEqual([tie!.ends, tie!.version, tie!.profile, tie!.shares], ['square', 1, [], null]);
   assert.deepEqual(await migrate(database.url, migrations), []);
+});
+
+test('from every earlier version, with what was kept in it, all is there and sound in the latest', async () => {
+  const earlier = join(root, 'tests', 'support', 'earlier');
+  const steps = readdirSync(migrations).sort();
+  const all = readdirSync(earlier).sort();
+  assert.ok(all.length > 5);
+  for (const [last] of steps.slice(0, -1).entries()) {
+    const own = await emptyDatabase();
+    const folder = mkdtempSync(join(tmpdir(), 'ropewalk-earlier-'));
+    const kept = openDatabase(own.url, { max: 1 });
+    try {
+      for (const step of steps.slice(0, last + 1)) {
+        copyFileSync(join(migrations, step), join(folder, step));
+        await migrate(own.url, folder);
+        const fixture = join(earlier, `${step.slice(0, 3)}.sql`);
+        if (existsSync(fixture)) await kept.unsafe(readFileSync(fixture, 'utf8'));
+      }
+      const inserted = all.filter((name) => name.slice(0, 3) <= (steps[last] ?? '').slice(0, 3));
+      const rows = inserted.flatMap((name) =>
+        [...readFileSync(join(earlier, name), 'utf8').matchAll(/^insert into (\w+)/gm)].map(([, table]) => table),
+      );
+      await migrate(own.url, migrations);
+      const { id } = await theStudio(kept);
+      for (const kind of kindCodes) {
+        const records = await everyRecord(kept, id, kind);
+        assert.equal(records.length, rows.filter((table) => table === kind).length, `${kind} from ${steps[last]}`);
+        for (const record of records) assert.deepEqual(checkRecord(kind, record, 'cm').faults, undefined, `${kind} from ${steps[last]}`);
+      }
+    } finally {
+      await kept.end();
+      rmSync(folder, { recursive: true });
+      await own.drop();
+    }
+  }
 });

@@ -97,5 +97,7 @@ function ontoDisk(path: string): void {
 function reasonOf(error: unknown): string {
   const text = error instanceof ToolFailure ? error.message : error instanceof Error ? error.message : String(error);
   if (/ENOSPC|no space left/i.test(text)) return 'the disk is full.';
+  if (/EEXIST|ENOTDIR|EACCES|EPERM|EROFS|permission denied|could not open output file/i.test(text))
+    return 'its folder can’t be written to.';
   return /[.!]$/.test(text) ? text : `${text}.`;
 }

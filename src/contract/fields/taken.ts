@@ -37,7 +37,8 @@ export const takenKind: FieldKind<TakenField> = {
           }),
         )
         .max(mostTakings)
-        .unique((a, b) => a.measure === b.measure && a.takenOn === b.takenOn)
+        // Compared before what is wrong with each is told: it may be anything.
+        .unique((a, b) => a?.measure === b?.measure && a?.takenOn === b?.takenOn)
         .default([]),
       {
         'array.base': 'The measures must be a list.',

@@ -26,7 +26,7 @@ function Told({ told, now }: { readonly told: BackupsTold; readonly now: Date })
     <div className="py-2">
       <p className={`flex items-center gap-2 text-lg ${old ? 'bg-outside-wash px-3 py-2 text-outside' : 'text-follows'}`}>
         <Sign aria-hidden className="size-5 shrink-0" />
-        {good ? `Last good backup: ${formatDistanceStrict(new Date(good.madeAt), now)} ago` : 'No backup has been made yet.'}
+        {good ? `Last good backup: ${since(good.madeAt, now)}` : 'No backup has been made yet.'}
       </p>
       {good && (
         <p className="pt-1 text-note text-soft">
@@ -36,16 +36,21 @@ function Told({ told, now }: { readonly told: BackupsTold; readonly now: Date })
       )}
       {failed && (
         <p role="alert" className="mt-2 bg-outside-wash px-3 py-2 text-outside">
-          The last attempt, {formatDistanceStrict(new Date(failed.madeAt), now)} ago, failed: {failed.why} The records themselves are safe.
+          The last attempt, {since(failed.madeAt, now)}, failed: {failed.why} The records themselves are safe.
         </p>
       )}
       <p className="pt-1 text-note text-soft">
-        One is made every night while Ropewalk runs, or as soon as it runs again. Make one at any time with{' '}
+        With a database of its own, Ropewalk makes one every night, or as soon as it runs again. Make one at any time with{' '}
         <code className="figures">npm run backup</code>; <code className="figures">npm run restore</code> lists what can be restored. Keep a
         copy on another machine.
       </p>
     </div>
   );
+}
+
+function since(at: string, now: Date): string {
+  const then = new Date(at);
+  return now.getTime() - then.getTime() < 60_000 ? 'just now' : `${formatDistanceStrict(then, now)} ago`;
 }
 
 function sizeOf(bytes: number): string {

@@ -1,0 +1,2 @@
+insert into tyings (id, studio_id, label, source, client_id, tie_id, knot, neck, done_on, state, "end", set_mm, tip_off_mm, figures)
+  values ('00000000-0000-4000-8000-000000000013', '00000000-0000-4000-8000-000000000001', 'Earlier tying', 'fitting', '00000000-0000-4000-8000-000000000002', '00000000-0000-4000-8000-000000000005', 'Li Ro Li Co T', 'facing', '2026-02-01', 'open', 'tail', 400, 10, '{"takeUpMm": 187, "setMm": 400}');

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { buildSync } from 'esbuild';
 import { MachineFailure } from './failure.ts';
-import { root } from './paths.ts';
+import { canWrite, root } from './paths.ts';
 
 const stamp = join(root, 'dist', 'built-from');
 const inputs = ['src', 'public', 'astro.config.ts', 'package-lock.json', 'tsconfig.json'];
@@ -40,6 +40,11 @@ function compressFiles(folder: string): void {
 export function buildIfNeeded(): void {
   const sources = fingerprint();
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === sources) return;
+  const into = join(root, 'dist');
+  if (!canWrite(existsSync(into) ? into : root))
+    throw new MachineFailure(
+      `Nothing is built from these sources yet, and nothing can be written to ${root}. Start it once where it can be.`,
+    );
   console.log('Building…');
   const result = spawnSync('npx', ['astro', 'build'], {
     cwd: root,

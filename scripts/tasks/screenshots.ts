@@ -1,6 +1,8 @@
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { WebDriver } from 'selenium-webdriver';
+import { backupIn, makeBackup } from '../machine/backup/make.ts';
 import { openBrowser } from '../machine/browser.ts';
 import { buildIfNeeded } from '../machine/build.ts';
 import { runTask } from '../machine/failure.ts';
@@ -149,7 +151,7 @@ const pictures: readonly Picture[] = [
       const table =
         'Item,Length (in),Width (in),Thickness,Material,Shelf\nHarbour plaid,58,3 1/4,3.2,Woven silk,B2\nKeel grey,58,wide,2.8,Wool,B3\n';
       await page.importFile('stock of ties.csv', table);
-      await page.one('//*[contains(text(), "error")]');
+      await page.one('//p[contains(., "1 error")]');
     },
   },
 ];
@@ -189,6 +191,7 @@ await runTask(async () => {
   try {
     await createDatabase(cluster.of('postgres').owner, 'pictures');
     await prepareStudio(cluster.of('pictures'));
+    await makeBackup(cluster.of('pictures').owner, backupIn(join(tmpdir(), 'lanternmoor')));
     const web = await startWebServer(await freePort(), cluster.of('pictures').app);
     try {
       const asked = process.argv.slice(2);

@@ -2,7 +2,6 @@ import assert from 'node:assert/strict';
 import { randomUUID } from 'node:crypto';
 import { after, before, test } from 'node:test';
 import fc from 'fast-check';
-import type { ImportReport } from '../../src/contract/exchange/report.ts';
 import type { ProblemBody } from '../../src/contract/problem.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { CareRecord, Page, TieAtHand, Wardrobe } from '../../src/contract/records/records.ts';
@@ -14,6 +13,7 @@ import { listShown } from '../../src/server/lists.ts';
 import { theStudio } from '../../src/server/studios.ts';
 import { type App, startApp } from '../support/app.ts';
 import { careByHand } from '../support/care.ts';
+import { requestsTo } from '../support/requests.ts';
 
 let app: App;
 before(async () => {
@@ -21,9 +21,7 @@ before(async () => {
 });
 after(() => app.stop());
 
-const get = async <T>(path: string): Promise<T> => (await fetch(app.address + path)).json();
-const send = (path: string, method: string, body: unknown) =>
-  fetch(app.address + path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+const { get, send, bring } = requestsTo(() => app);
 const tieNamed = async (find: string, query = '') => (await get<Page<TieAtHand>>(`/api/ties?find=${find}${query}`)).rows[0]!;
 const note = (tieId: string, changes: Partial<CareRecord>): CareRecord => ({
   ...kinds.cares.fresh,
@@ -34,14 +32,6 @@ const note = (tieId: string, changes: Partial<CareRecord>): CareRecord => ({
   tieId,
   ...changes,
 });
-const bring = async (file: string, text: string): Promise<ImportReport> =>
-  (
-    await fetch(`${app.address}/api/import/${file}?apply=true`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/octet-stream' },
-      body: text,
-    })
-  ).json();
 
 test('a tie that is lent is away on the list, in the wardrobe and in its life, until it is back', async () => {
   const tie = await tieNamed('heather');

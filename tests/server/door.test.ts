@@ -7,6 +7,7 @@ import type { ProblemBody } from '../../src/contract/problem.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { ClientRecord, Page, SquareRecord } from '../../src/contract/records/records.ts';
 import { type App, startApp } from '../support/app.ts';
+import { requestsTo } from '../support/requests.ts';
 
 let app: App;
 before(async () => {
@@ -14,21 +15,14 @@ before(async () => {
 });
 after(() => app.stop());
 
-const get = async <T>(path: string): Promise<T> => (await fetch(app.address + path)).json();
+const requests = requestsTo(() => app);
+const { get } = requests;
 const send = async <T>(path: string, method: string, body: unknown): Promise<{ readonly status: number; readonly body: T }> => {
-  const answer = await fetch(app.address + path, {
-    method,
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
-  });
+  const answer = await requests.send(path, method, body);
   return { status: answer.status, body: (await answer.json()) as T };
 };
-const bring = async (file: string, text: string | Uint8Array<ArrayBuffer>, apply = false) => {
-  const answer = await fetch(`${app.address}/api/import/${file}?apply=${apply}`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/octet-stream' },
-    body: text,
-  });
+const bring = async (file: string, content: string | Uint8Array<ArrayBuffer>, apply = false) => {
+  const answer = await requests.sendFile(file, content, `apply=${apply}`);
   return { status: answer.status, report: (await answer.json()) as ImportReport & ProblemBody };
 };
 const square = (changes: Partial<SquareRecord> = {}): SquareRecord => ({

@@ -4,6 +4,7 @@ import { after, before, test } from 'node:test';
 import type { ExchangeFile, ImportReport } from '../../src/contract/exchange/report.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import { type App, startApp } from '../support/app.ts';
+import { requestsTo } from '../support/requests.ts';
 
 /** Text that breaks careless writers: quotes, lines, emoji, right-to-left, formulas, apostrophes, separators. */
 const hostile = [
@@ -28,16 +29,9 @@ before(async () => {
 });
 after(() => app.stop());
 
-const out = async (name: ExchangeFile) => (await fetch(`${app.address}/api/export/${name}`)).text();
-async function into(name: ExchangeFile, text: string, apply = false, address = app.address): Promise<ImportReport> {
-  const response = await fetch(`${address}/api/import/${name}?apply=${apply}`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/octet-stream' },
-    body: text,
-  });
-  assert.equal(response.status, 200, await response.clone().text());
-  return response.json();
-}
+const { exported: out, sendFile } = requestsTo(() => app);
+const into = (name: ExchangeFile, text: string, apply = false, address = app.address): Promise<ImportReport> =>
+  requestsTo(() => ({ address })).bring(name, text, apply);
 const actions = ({ lines }: ImportReport) => [...new Set(lines.map(({ action }) => action))].sort();
 
 async function addHostile(): Promise<void> {
@@ -199,11 +193,7 @@ test('an import whose answer was lost is done once, however often it is sent, an
   const key = randomUUID();
   const table = 'name,height_mm\nOnce Only,1800\n';
   const send = async () => {
-    const response = await fetch(`${app.address}/api/import/clients.csv?apply=true&key=${key}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/octet-stream' },
-      body: table,
-    });
+    const response = await sendFile('clients.csv', table, `apply=true&key=${key}`);
     assert.equal(response.status, 200);
     return (await response.json()) as ImportReport;
   };
@@ -211,11 +201,7 @@ test('an import whose answer was lost is done once, however often it is sent, an
   for (const report of reports) assert.deepEqual([report.applied, report.counts.add, report.lines[0]?.action], [true, 1, 'add']);
   const found = (await (await fetch(`${app.address}/api/clients?find=once%20only`)).json()) as { total: number };
   assert.equal(found.total, 1);
-  const odd = await fetch(`${app.address}/api/import/clients.csv?apply=true&key=x`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/octet-stream' },
-    body: table,
-  });
+  const odd = await sendFile('clients.csv', table, 'apply=true&key=x');
   assert.equal(odd.status, 400);
 });
 

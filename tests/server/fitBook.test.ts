@@ -1,7 +1,6 @@
 import assert from 'node:assert/strict';
 import { randomUUID } from 'node:crypto';
 import { after, before, test } from 'node:test';
-import type { ImportReport } from '../../src/contract/exchange/report.ts';
 import type { ToldBook } from '../../src/contract/fitBook.ts';
 import type { FittingSummary } from '../../src/contract/fitting.ts';
 import type { ProblemBody } from '../../src/contract/problem.ts';
@@ -15,6 +14,7 @@ import { completeRequest } from '../../src/core/index.ts';
 import { planKnot } from '../../src/core/plan/plan.ts';
 import { attemptOf } from '../../src/core/start/attempts.ts';
 import { type App, startApp } from '../support/app.ts';
+import { requestsTo } from '../support/requests.ts';
 import { question } from '../support/ties.ts';
 
 let app: App;
@@ -23,20 +23,9 @@ before(async () => {
 });
 after(() => app.stop());
 
-const get = async <T>(path: string): Promise<T> => (await fetch(app.address + path)).json();
-const send = (path: string, method: string, body: unknown) =>
-  fetch(app.address + path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+const { get, send, bring } = requestsTo(() => app);
 const wardrobe = (clientId?: string) => get<Wardrobe>(`/api/wardrobe${clientId ? `?client=${clientId}` : ''}`);
 const list = (query = '') => get<Page<FittingSummary>>(`/api/fittings${query}`);
-const bring = async (file: string, text: string): Promise<ImportReport> =>
-  (
-    await fetch(`${app.address}/api/import/${file}?apply=true`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/octet-stream' },
-      body: text,
-    })
-  ).json();
-
 const moves = 'Li Ro Li Co T';
 const tying = (of: Wardrobe, tieId: string, changes: Partial<TyingRecord> = {}): TyingRecord => ({
   ...kinds.tyings.fresh,

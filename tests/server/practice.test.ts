@@ -1,13 +1,13 @@
 import assert from 'node:assert/strict';
 import { randomUUID } from 'node:crypto';
 import { after, before, test } from 'node:test';
-import type { ImportReport } from '../../src/contract/exchange/report.ts';
 import type { Practice } from '../../src/contract/practice.ts';
 import type { ProblemBody } from '../../src/contract/problem.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { RehearsalRecord } from '../../src/contract/records/records.ts';
 import { progressOf } from '../../src/core/practice/progress.ts';
 import { type App, startApp } from '../support/app.ts';
+import { requestsTo } from '../support/requests.ts';
 
 let app: App;
 before(async () => {
@@ -16,16 +16,7 @@ before(async () => {
 after(() => app.stop());
 
 const practice = async (): Promise<Practice> => (await fetch(`${app.address}/api/practice`)).json();
-const send = (path: string, method: string, body: unknown) =>
-  fetch(app.address + path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
-const bring = async (text: string): Promise<ImportReport> =>
-  (
-    await fetch(`${app.address}/api/import/rehearsals.csv?apply=true`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/octet-stream' },
-      body: text,
-    })
-  ).json();
+const { send, bring } = requestsTo(() => app);
 
 const run = (learnerId: string, changes: object = {}) => ({
   ...kinds.rehearsals.fresh,
@@ -79,9 +70,9 @@ test('a remark is added later; an archived learner leaves the roster with their 
 test('what was rehearsed goes out as a table and comes back as it was', async () => {
   const text = await (await fetch(`${app.address}/api/export/rehearsals.csv`)).text();
   assert.match(text.split('\n')[0]!, /seconds/);
-  const same = await bring(text);
+  const same = await bring('rehearsals.csv', text);
   assert.ok(same.lines.length > 5 && same.lines.every(({ action }) => action === 'same'), JSON.stringify(same.lines[0]));
-  const faster = await bring(text.replace('4 4.2 4.3 5.1', '3 3.2 3.3 4.1'));
+  const faster = await bring('rehearsals.csv', text.replace('4 4.2 4.3 5.1', '3 3.2 3.3 4.1'));
   assert.deepEqual(
     faster.lines.filter(({ action }) => action !== 'same').map(({ action, details }) => [action, details]),
     [['change', ['Seconds for each step']]],

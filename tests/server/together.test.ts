@@ -1,11 +1,11 @@
 import assert from 'node:assert/strict';
 import { randomUUID } from 'node:crypto';
 import { after, before, test } from 'node:test';
-import type { ImportReport } from '../../src/contract/exchange/report.ts';
 import type { ProblemBody } from '../../src/contract/problem.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { ClientRecord, Page, TieRecord } from '../../src/contract/records/records.ts';
 import { type App, startApp } from '../support/app.ts';
+import { requestsTo } from '../support/requests.ts';
 
 let app: App;
 before(async () => {
@@ -13,23 +13,12 @@ before(async () => {
 });
 after(() => app.stop());
 
+const { get, send, bring } = requestsTo(() => app);
 const put = async (path: string, body: unknown) => {
-  const response = await fetch(app.address + path, {
-    method: 'PUT',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
-  });
+  const response = await send(path, 'PUT', body);
   return { status: response.status, body: (await response.json()) as ClientRecord & ProblemBody };
 };
-const list = async <T>(path: string): Promise<Page<T>> => (await fetch(app.address + path)).json();
-const bring = async (file: string, text: string, apply = true): Promise<ImportReport> =>
-  (
-    await fetch(`${app.address}/api/import/${file}?apply=${apply}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/octet-stream' },
-      body: text,
-    })
-  ).json();
+const list = <T>(path: string) => get<Page<T>>(path);
 
 test('of many who change one record at once exactly one gets through, and its change is what is kept', async () => {
   const client = (await list<ClientRecord>('/api/clients?find=bram')).rows[0]!;

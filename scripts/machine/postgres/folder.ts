@@ -1,9 +1,9 @@
 import { createHash } from 'node:crypto';
-import { accessSync, constants, existsSync, mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync } from 'node:fs';
 import { homedir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { MachineFailure } from '../failure.ts';
-import { root } from '../paths.ts';
+import { canWrite, root } from '../paths.ts';
 import { isRoot, toOwner } from './account.ts';
 
 /**
@@ -31,15 +31,6 @@ export function ensureFolder(folder: string): void {
     throw new MachineFailure(
       `The studio’s records can’t be kept in ${folder}: ${(error as Error).message}. Name another folder: ROPEWALK_DATA=/path npm start`,
     );
-  }
-}
-
-export function canWrite(path: string): boolean {
-  try {
-    accessSync(path, constants.W_OK);
-    return true;
-  } catch {
-    return false;
   }
 }
 

@@ -1,3 +1,4 @@
+import { join } from 'node:path';
 import { lock } from 'proper-lockfile';
 import { MachineFailure } from '../failure.ts';
 import { type Cluster, startCluster } from './cluster.ts';
@@ -34,7 +35,7 @@ export async function startLastingCluster(folder = lastingFolder()): Promise<Clu
 const patience = { retries: { retries: 240, factor: 1, minTimeout: 500, maxTimeout: 500 }, stale: 10_000 };
 
 async function oneAtATime<T>(folder: string, what: () => Promise<T>): Promise<T> {
-  const release = await lock(folder, patience).catch(() => {
+  const release = await lock(folder, { ...patience, lockfilePath: join(folder, 'busy') }).catch(() => {
     throw new MachineFailure(`Another start is busy with the records in ${folder}. Try again in a minute.`);
   });
   try {

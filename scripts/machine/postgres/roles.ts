@@ -11,7 +11,7 @@ export async function ensureApplicationRole(url: string, password: string): Prom
   try {
     const [there] = await sql`select 1 from pg_roles where rolname = ${applicationRole}`;
     // A role’s password can’t be a parameter; ours are hexadecimal digits.
-    if (!there) await sql.unsafe(`create role ${applicationRole} login password '${password.replaceAll("'", "''")}'`);
+    await sql.unsafe(`${there ? 'alter' : 'create'} role ${applicationRole} login password '${password.replaceAll("'", "''")}'`);
   } finally {
     await sql.end();
   }

@@ -15,6 +15,14 @@ type Stage = (typeof stages)[number];
 
 const cores = Math.max(2, availableParallelism());
 
+/** Stages whose tests touch nothing but their own values: several files can share a process. */
+const pure: ReadonlySet<Stage> = new Set(['words', 'core', 'contract', 'drawing', 'scene']);
+/** So many processes a core take turns: few enough to start quickly, enough that none is left with all that is slow. */
+const batchesACore = 4;
+
+/** TypeScript as it is, and the same cases drawn every time. */
+const asTests = ['--import', 'tsx', '--import', './tests/support/seed.ts'];
+
 await runTask(async () => {
   const asked = process.argv.slice(2);
   const unknown = asked.filter((name) => !stages.includes(name as Stage));
@@ -32,12 +40,11 @@ await runTask(async () => {
   if (chosen.includes('server') || chosen.includes('browser')) await timed('build', buildIfNeeded);
   const needsRecords = chosen.some((stage) => stage === 'server' || stage === 'browser');
   const cluster = needsRecords ? await startPassingCluster() : undefined;
+  const { owner, app } = cluster?.of('postgres') ?? {};
+  const env = owner && app ? { TEST_OWNER_URL: owner, TEST_APP_URL: app } : {};
   try {
     for (const stage of chosen) {
-      if (stage !== 'check')
-        await timed(stage, () =>
-          runTests(stage, cluster ? { TEST_OWNER_URL: cluster.of('postgres').owner, TEST_APP_URL: cluster.of('postgres').app } : {}),
-        );
+      if (stage !== 'check') await timed(stage, () => (pure.has(stage) ? runTogether(stage) : runTests(stage, env)));
     }
   } finally {
     await cluster?.stop();
@@ -60,37 +67,45 @@ async function check(): Promise<void> {
   console.log('Lint, formatting, import directions and types are in order.');
 }
 
-/** Runs a command while others run; what it says is shown only where it fails. */
-async function beside(command: string, args: readonly string[]): Promise<void> {
+/** Runs a command while others run; unless it is to be told, what it says is shown only where it fails. */
+async function beside(command: string, args: readonly string[], isTold = false): Promise<void> {
   const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
   let said = '';
   for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += String(chunk)));
-  const [status] = (await once(child, 'exit')) as [number | null];
-  if (status === 0) return;
-  console.log(said);
-  throw new MachineFailure(`Failed: ${command} ${args.slice(0, 2).join(' ')}`);
+  const [status] = (await once(child, 'close')) as [number | null];
+  if (status !== 0 || isTold) console.log(said.trimEnd());
+  if (status !== 0) throw new MachineFailure(`Failed: ${command.split('/').at(-1)} ${args.slice(0, 2).join(' ')}`);
 }
 
-function runTests(stage: Stage, env: NodeJS.ProcessEnv): void {
+/** Runs a stage’s files in a few processes, one a core at a time: to start one costs as much as most files take. */
+async function runTogether(stage: Stage): Promise<void> {
+  const files = filesOf(stage);
+  const many = Math.min(files.length, cores * batchesACore);
+  const batches = Array.from({ length: many }, (_, batch) => files.filter((_, i) => i % many === batch));
+  console.log(`\nTests: ${stage}`);
+  const all = join(root, 'tests', 'support', 'inOneProcess.ts');
+  const run = async () => {
+    for (let batch = batches.shift(); batch; batch = batches.shift())
+      await beside(process.execPath, [...asTests, '--test-reporter=spec', all, ...batch], true);
+  };
+  await Promise.all(Array.from({ length: cores }, run));
+}
+
+function filesOf(stage: Stage): string[] {
   const folder = join(root, 'tests', stage);
-  const files = readdirSync(folder, { recursive: true, encoding: 'utf8' })
+  return readdirSync(folder, { recursive: true, encoding: 'utf8' })
     .filter((file) => file.endsWith('.test.ts'))
     .sort()
     .map((file) => join(folder, file));
+}
+
+function runTests(stage: Stage, env: NodeJS.ProcessEnv): void {
+  const files = filesOf(stage);
   console.log(`\nTests: ${stage}`);
   run(
     process.execPath,
     // Files side by side, one a core; a browser waits now and then, so there is one more of them.
-    [
-      '--import',
-      'tsx',
-      '--import',
-      './tests/support/seed.ts',
-      '--test',
-      '--test-reporter=spec',
-      `--test-concurrency=${stage === 'browser' ? cores + 1 : cores}`,
-      ...files,
-    ],
+    [...asTests, '--test', '--test-reporter=spec', `--test-concurrency=${stage === 'browser' ? cores + 1 : cores}`, ...files],
     env,
   );
 }

@@ -97,9 +97,8 @@ test('the brief: what to look for, and a tie in the hand against all that the cl
 test('a tie in a shop survives a reload, and goes into the wardrobe with what was measured of it', async () => {
   const { page, driver } = screen;
   await page.go('/buying-brief');
-  const blade = await page.field('Blade');
-  await blade.clear();
-  await blade.sendKeys('7.3', Key.TAB);
+  await page.type('Blade', '7.3');
+  await page.press(Key.TAB);
   const kept = () => driver.executeScript<string | null>("return sessionStorage.getItem('ropewalk.shop-tie')");
   await page.waitFor(async () => /"bladeMm":73\b/.test((await kept()) ?? ''), 'not kept');
   await driver.navigate().refresh();

@@ -85,8 +85,7 @@ test('found by likeness to the one in hand, which stays what it is looked for fr
   await page.go('/knots');
   const find = await driver.findElement(By.id('find'));
   await find.sendKeys('four-in-hand', Key.ENTER);
-  await find.clear();
-  await find.sendKeys('a bit larger than this, level');
+  await find.sendKeys(Key.chord(Key.CONTROL, 'a'), 'a bit larger than this, level');
   await page.waitFor(async () => /Like the Four-in-hand, but a bit larger, level:/.test(await page.body()), 'not understood');
   const before = await page.body();
   await find.sendKeys(Key.ENTER);

@@ -106,8 +106,7 @@ test('pinched before the tuck: as it should be, go on; far too low, undo and mov
   await screen.driver.executeScript('arguments[0].focus()', handle);
   await press(...Array<string>(8).fill(Key.PAGE_UP));
   await shows(/Undo, and set the tail tip [\d.]+ cm lower/);
-  await field.clear();
-  await field.sendKeys('far');
+  await field.sendKeys(Key.chord(Key.CONTROL, 'a'), 'far');
   await shows(/Allowed: 0–35 cm/);
 });
 

@@ -190,11 +190,9 @@ test('another program’s table: columns matched, good lines taken, the bad one 
   await shows(/Imported: 2 errors, 1 added\./);
   assert.equal((await kept('ties', 'quay rust')).bladeMm, 82.55);
   const cell = await page.one('//label[contains(., "Blade")]/input[@value="wide"]');
-  await cell.clear();
-  await cell.sendKeys('3 1/2');
+  await cell.sendKeys(Key.chord(Key.CONTROL, 'a'), '3 1/2');
   const line = await page.one('//label[contains(., "as it stands")]/input');
-  await line.clear();
-  await line.sendKeys('Quay sand,58,3,3');
+  await line.sendKeys(Key.chord(Key.CONTROL, 'a'), 'Quay sand,58,3,3');
   await (await page.button('Check again')).click();
   await shows(/2 to add\./);
   await (await page.button('Import')).click();

@@ -11,7 +11,7 @@ export interface ReportLine {
 }
 
 export interface ImportReport {
-  /** Every line at fault and the first of the others, as many as anyone reads. */
+  /** The first of each outcome, as many as anyone reads. */
   readonly lines: readonly ReportLine[];
   /** How many there are of each, told or not. */
   readonly counts: Readonly<Record<ReportLine['action'], number>>;

@@ -5,7 +5,7 @@ import { By, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { steadyElement } from './steadyElement.ts';
 
 // Long enough for a machine with other work; a wait ends as soon as what is waited for is there.
-const patienceMs = 40_000;
+const patienceMs = 90_000;
 
 /** The pages as their user sees and works them. */
 export function fittingPageOf(driver: WebDriver, address: string) {

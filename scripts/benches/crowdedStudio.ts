@@ -1,9 +1,5 @@
 import { openDatabase, type Sql } from '../../src/server/database.ts';
-import { buildIfNeeded } from '../machine/build.ts';
-import { freePort } from '../machine/ports.ts';
-import { startPassingCluster } from '../machine/postgres/passing.ts';
-import { createDatabase, prepareStudio } from '../machine/studio.ts';
-import { startWebServer } from '../machine/webServer.ts';
+import { withPassingStudio } from '../machine/passingStudio.ts';
 
 export interface CrowdedStudio {
   readonly address: string;
@@ -15,23 +11,15 @@ const ties = 2000;
 
 /** The demo studio with 5,000 clients and 2,000 ties of theirs, served, for as long as `measure` takes. */
 export async function withCrowdedStudio(measure: (studio: CrowdedStudio) => Promise<void>): Promise<void> {
-  buildIfNeeded();
-  const cluster = await startPassingCluster();
-  try {
-    await createDatabase(cluster.of('postgres').owner, 'crowd');
-    await prepareStudio(cluster.of('crowd'));
-    const sql = openDatabase(cluster.of('crowd').app, { max: 4 });
-    await fill(sql);
-    const web = await startWebServer(await freePort(), cluster.of('crowd').app, 'silent');
+  await withPassingStudio(async ({ web, addresses }) => {
+    const sql = openDatabase(addresses.app, { max: 4 });
     try {
+      await fill(sql);
       await measure({ address: web.address, sql });
     } finally {
-      await web.stop();
       await sql.end();
     }
-  } finally {
-    await cluster.stop();
-  }
+  });
 }
 
 async function fill(sql: Sql): Promise<void> {

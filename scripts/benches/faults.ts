@@ -1,10 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { throwAt } from '../faults/hostile.ts';
 import { killAtRandom } from '../faults/killing.ts';
-import { freePort } from '../machine/ports.ts';
-import { startPassingCluster } from '../machine/postgres/passing.ts';
-import { createDatabase, prepareStudio } from '../machine/studio.ts';
-import { startWebServer } from '../machine/webServer.ts';
+import { buildIfNeeded } from '../machine/build.ts';
+import { withPassingStudio } from '../machine/passingStudio.ts';
 import { report } from './report.ts';
 
 const kills = 200;
@@ -12,6 +10,7 @@ const requests = 100_000;
 
 /** Application and database killed at random under a load of writes; then what no page would send, in great numbers. */
 export async function benchFaults(): Promise<void> {
+  buildIfNeeded();
   const { acknowledged, again, lost, half, doubled, selfExits, wrong } = await killAtRandom({
     application: kills,
     database: kills,
@@ -26,34 +25,20 @@ export async function benchFaults(): Promise<void> {
 }
 
 async function benchHostile(): Promise<void> {
-  const cluster = await startPassingCluster();
-  try {
-    await createDatabase(cluster.of('postgres').owner, 'hostile');
-    await prepareStudio(cluster.of('hostile'));
-    const web = await startWebServer(await freePort(), cluster.of('hostile').app, 'silent');
-    try {
-      const throwing = (count: number, seed: number) => throwAt({ address: web.address, count, seed, say: console.log });
-      // Once warm, what it holds should stay.
-      await throwing(requests / 10, 1);
-      const before = residentMb(web.pid);
-      const { sent, answered, wrong, othersWaitedMs } = await throwing(requests, 2);
-      const statuses = Object.entries(answered).map(([status, times]) => `${times} × ${status}`);
-      report([
-        ['hostile requests', `${sent}`, statuses.join(', ')],
-        ['errors of the server’s own', `${wrong.length}`, wrong[0] ?? ''],
-        ['memory', `${residentMb(web.pid).toFixed(0)} MB`, `before ${before.toFixed(0)} MB`],
-        [
-          'others waited',
-          `${othersWaitedMs.longest.toFixed(0)} ms`,
-          `at the longest; ${othersWaitedMs.median.toFixed(1)} ms in the middle`,
-        ],
-      ]);
-    } finally {
-      await web.stop();
-    }
-  } finally {
-    await cluster.stop();
-  }
+  await withPassingStudio(async ({ web }) => {
+    const throwing = (count: number, seed: number) => throwAt({ address: web.address, count, seed, say: console.log });
+    // Once warm, what it holds should stay.
+    await throwing(requests / 10, 1);
+    const before = residentMb(web.pid);
+    const { sent, answered, wrong, othersWaitedMs } = await throwing(requests, 2);
+    const statuses = Object.entries(answered).map(([status, times]) => `${times} × ${status}`);
+    report([
+      ['hostile requests', `${sent}`, statuses.join(', ')],
+      ['errors of the server’s own', `${wrong.length}`, wrong[0] ?? ''],
+      ['memory', `${residentMb(web.pid).toFixed(0)} MB`, `before ${before.toFixed(0)} MB`],
+      ['others waited', `${othersWaitedMs.longest.toFixed(0)} ms`, `at the longest; ${othersWaitedMs.median.toFixed(1)} ms in the middle`],
+    ]);
+  });
 }
 
 function residentMb(pid: number): number {

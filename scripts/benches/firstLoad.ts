@@ -3,12 +3,8 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import type { WebDriver } from 'selenium-webdriver';
 import { openBrowser } from '../machine/browser.ts';
-import { buildIfNeeded } from '../machine/build.ts';
+import { withPassingStudio } from '../machine/passingStudio.ts';
 import { root } from '../machine/paths.ts';
-import { freePort } from '../machine/ports.ts';
-import { startPassingCluster } from '../machine/postgres/passing.ts';
-import { createDatabase, prepareStudio } from '../machine/studio.ts';
-import { startWebServer } from '../machine/webServer.ts';
 import { report } from './report.ts';
 
 /** A page of next to nothing, served by the same process. */
@@ -30,48 +26,37 @@ interface Painted {
 
 /** First load of the main pages in a browser that has never been there: bytes of script, and time to the first and the largest paint. */
 export async function benchFirstLoad(): Promise<void> {
-  buildIfNeeded();
-  const cluster = await startPassingCluster();
-  try {
-    await createDatabase(cluster.of('postgres').owner, 'first_load');
-    await prepareStudio(cluster.of('first_load'));
-    const web = await startWebServer(await freePort(), cluster.of('first_load').app, 'silent');
-    try {
-      const measured = new Map<string, Painted[]>();
-      for (let round = 0; round < rounds; round += 1) {
-        for (const { name, path } of pages) {
-          const browser = await openBrowser();
-          try {
-            const all = measured.get(name) ?? [];
-            all.push(await painted(browser.driver, web.address + path));
-            measured.set(name, all);
-          } finally {
-            await browser.quit();
-          }
+  await withPassingStudio(async ({ web }) => {
+    const measured = new Map<string, Painted[]>();
+    for (let round = 0; round < rounds; round += 1) {
+      for (const { name, path } of pages) {
+        const browser = await openBrowser();
+        try {
+          const all = measured.get(name) ?? [];
+          all.push(await painted(browser.driver, web.address + path));
+          measured.set(name, all);
+        } finally {
+          await browser.quit();
         }
       }
-      const middle = (name: string, of: (each: Painted) => number) =>
-        (measured.get(name) ?? []).map(of).sort((a, b) => a - b)[Math.floor(rounds / 2)] ?? 0;
-      report(
-        pages.flatMap(({ name }) => {
-          const [first, largest] = [middle(name, ({ firstMs }) => firstMs), middle(name, ({ largestMs }) => largestMs)];
-          const scripts = measured.get(name)?.[0]?.scripts ?? [];
-          const kB = scripts.reduce((sum, script) => sum + gzippedBytes(script), 0) / 1000;
-          const over = (ms: number, of: (each: Painted) => number) =>
-            name === bare.name ? '' : `${(ms / middle(bare.name, of)).toFixed(1)} × bare`;
-          return [
-            [`${name}: script, gzipped`, `${kB.toFixed(0)} kB`, `${scripts.length} files`],
-            [`${name}: first paint`, `${first.toFixed(0)} ms`, over(first, ({ firstMs }) => firstMs)],
-            [`${name}: largest paint`, `${largest.toFixed(0)} ms`, over(largest, ({ largestMs }) => largestMs)],
-          ] as const;
-        }),
-      );
-    } finally {
-      await web.stop();
     }
-  } finally {
-    await cluster.stop();
-  }
+    const middle = (name: string, of: (each: Painted) => number) =>
+      (measured.get(name) ?? []).map(of).sort((a, b) => a - b)[Math.floor(rounds / 2)] ?? 0;
+    report(
+      pages.flatMap(({ name }) => {
+        const [first, largest] = [middle(name, ({ firstMs }) => firstMs), middle(name, ({ largestMs }) => largestMs)];
+        const scripts = measured.get(name)?.[0]?.scripts ?? [];
+        const kB = scripts.reduce((sum, script) => sum + gzippedBytes(script), 0) / 1000;
+        const over = (ms: number, of: (each: Painted) => number) =>
+          name === bare.name ? '' : `${(ms / middle(bare.name, of)).toFixed(1)} × bare`;
+        return [
+          [`${name}: script, gzipped`, `${kB.toFixed(0)} kB`, `${scripts.length} files`],
+          [`${name}: first paint`, `${first.toFixed(0)} ms`, over(first, ({ firstMs }) => firstMs)],
+          [`${name}: largest paint`, `${largest.toFixed(0)} ms`, over(largest, ({ largestMs }) => largestMs)],
+        ] as const;
+      }),
+    );
+  });
 }
 
 async function painted(driver: WebDriver, url: string): Promise<Painted> {

@@ -4,14 +4,10 @@ import { join } from 'node:path';
 import type { WebDriver } from 'selenium-webdriver';
 import { backupIn, makeBackup } from '../machine/backup/make.ts';
 import { openBrowser } from '../machine/browser.ts';
-import { buildIfNeeded } from '../machine/build.ts';
 import { runTask } from '../machine/failure.ts';
 import { type FittingScreen, fittingPageOf } from '../machine/fittingPage.ts';
+import { withPassingStudio } from '../machine/passingStudio.ts';
 import { root } from '../machine/paths.ts';
-import { freePort } from '../machine/ports.ts';
-import { startPassingCluster } from '../machine/postgres/passing.ts';
-import { createDatabase, prepareStudio } from '../machine/studio.ts';
-import { startWebServer } from '../machine/webServer.ts';
 
 interface Picture {
   readonly name: string;
@@ -185,41 +181,30 @@ async function inCloth(page: FittingScreen, knots: number): Promise<void> {
 
 const folder = join(root, 'docs', 'screenshots');
 
-await runTask(async () => {
-  buildIfNeeded();
-  const cluster = await startPassingCluster();
-  try {
-    await createDatabase(cluster.of('postgres').owner, 'pictures');
-    await prepareStudio(cluster.of('pictures'));
-    await makeBackup(cluster.of('pictures').owner, backupIn(join(tmpdir(), 'lanternmoor')));
-    const web = await startWebServer(await freePort(), cluster.of('pictures').app);
-    try {
-      const asked = process.argv.slice(2);
-      // Named ones are renewed in their place.
-      if (asked.length === 0) rmSync(folder, { recursive: true, force: true });
-      mkdirSync(folder, { recursive: true });
-      for (const { name, path, prepare, size = desk } of pictures) {
-        if (asked.length > 0 && !asked.includes(name)) continue;
-        const browser = await openBrowser(size.width, size.height);
-        try {
-          await fitViewport(browser.driver, size);
-          const page = fittingPageOf(browser.driver, web.address);
-          await page.open(path);
-          await prepare(page);
-          await settled(browser.driver);
-          writeFileSync(join(folder, `${name}.png`), await browser.driver.takeScreenshot(), 'base64');
-          console.log(`docs/screenshots/${name}.png`);
-        } finally {
-          await browser.quit();
-        }
+await runTask(() =>
+  withPassingStudio(async ({ web, addresses }) => {
+    await makeBackup(addresses.owner, backupIn(join(tmpdir(), 'lanternmoor')));
+    const asked = process.argv.slice(2);
+    // Named ones are renewed in their place.
+    if (asked.length === 0) rmSync(folder, { recursive: true, force: true });
+    mkdirSync(folder, { recursive: true });
+    for (const { name, path, prepare, size = desk } of pictures) {
+      if (asked.length > 0 && !asked.includes(name)) continue;
+      const browser = await openBrowser(size.width, size.height);
+      try {
+        await fitViewport(browser.driver, size);
+        const page = fittingPageOf(browser.driver, web.address);
+        await page.open(path);
+        await prepare(page);
+        await settled(browser.driver);
+        writeFileSync(join(folder, `${name}.png`), await browser.driver.takeScreenshot(), 'base64');
+        console.log(`docs/screenshots/${name}.png`);
+      } finally {
+        await browser.quit();
       }
-    } finally {
-      await web.stop();
     }
-  } finally {
-    await cluster.stop();
-  }
-});
+  }),
+);
 
 /** Window borders count in a window's size, so it is grown until the page itself has the size wanted. */
 async function fitViewport(driver: WebDriver, size: Size): Promise<void> {

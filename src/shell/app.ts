@@ -3,7 +3,6 @@ import express, { type Express, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import sirv from 'sirv';
-import { measured } from './metrics.ts';
 import { answerPlan } from './planning.ts';
 import { onlyForHosts, onlyFromHere, onlyKnownWays, problem } from './refusals.ts';
 
@@ -16,6 +15,8 @@ export interface ShellOptions {
   readonly hosts: readonly string[];
   /** As many requests as one address may make in a minute. */
   readonly mostAMinute: number;
+  /** Measures how requests are answered, where anybody asks for that. */
+  readonly measured?: RequestHandler | undefined;
   /** Tells open pages what changes. */
   readonly changes?: RequestHandler;
 }
@@ -33,11 +34,11 @@ const policy = {
 };
 
 /** What stands in front of the pages: who may ask and how often, safe headers, compressed answers, files. */
-export function shellFor({ handler, filesIn, hosts, mostAMinute, changes }: ShellOptions): Express {
+export function shellFor({ handler, filesIn, hosts, mostAMinute, measured, changes }: ShellOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('etag', false);
-  app.use(measured);
+  if (measured) app.use(measured);
   // It is served on loopback, or behind a server that speaks TLS and says so itself.
   app.use(helmet({ contentSecurityPolicy: false, strictTransportSecurity: false }));
   const withPolicy = helmet.contentSecurityPolicy({ useDefaults: false, directives: policy });

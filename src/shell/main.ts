@@ -9,7 +9,7 @@ import { database } from '../server/database.ts';
 import { log } from '../server/log.ts';
 import { shellFor } from './app.ts';
 import { answerChanges } from './changes.ts';
-import { serveMetrics } from './metrics.ts';
+import { measured, serveMetrics } from './metrics.ts';
 
 const loopback = '127.0.0.1';
 const usualPort = 4310;
@@ -24,6 +24,7 @@ const host = process.env['HOST'] ?? loopback;
 const port = Number(process.env['PORT'] ?? usualPort);
 const named = (process.env['ROPEWALK_HOSTS'] ?? '').split(',').flatMap((name) => name.trim().toLowerCase() || []);
 
+const metricsPort = process.env['ROPEWALK_METRICS_PORT'];
 const changes = changesIn(database);
 const closing = new AbortController();
 
@@ -40,13 +41,13 @@ const server = createServer(
     filesIn: join(import.meta.dirname, '..', 'client'),
     hosts: [loopback, 'localhost', '[::1]', host.toLowerCase(), ...named],
     mostAMinute: Number(process.env['ROPEWALK_MOST_A_MINUTE'] ?? usualMostAMinute),
+    measured: metricsPort ? measured : undefined,
     changes: answerChanges(changes, closing.signal),
   }),
 );
 
 server.listen(port, host);
 await once(server, 'listening');
-const metricsPort = process.env['ROPEWALK_METRICS_PORT'];
 const metrics = metricsPort ? serveMetrics(Number(metricsPort), loopback) : undefined;
 log.info({ host, port }, 'Ropewalk is listening.');
 

@@ -2,8 +2,6 @@ import { createServer, type Server } from 'node:http';
 import type { RequestHandler } from 'express';
 import { collectDefaultMetrics, Histogram, register } from 'prom-client';
 
-/** What this process is at, in the Prometheus text format: its own state, and how requests were answered. */
-collectDefaultMetrics({ prefix: 'ropewalk_' });
 const answered = new Histogram({
   name: 'ropewalk_http_request_duration_seconds',
   help: 'How long requests took to be answered.',
@@ -27,8 +25,12 @@ export function routeOf(path: string): string {
   return word.test(first) || first === '' ? `/${first}` : 'other';
 }
 
-/** Serves the figures on a port of their own, on loopback: they are for whoever runs it, not for whoever uses it. */
+/**
+ * Serves what this process is at, in the Prometheus text format: its own state, and how requests were answered. On a port of
+ * its own: it is for whoever runs it, not for whoever uses it.
+ */
 export function serveMetrics(port: number, host: string): Server {
+  collectDefaultMetrics({ prefix: 'ropewalk_' });
   return createServer((_request, response) => {
     register.metrics().then(
       (text) => response.writeHead(200, { 'content-type': register.contentType }).end(text),

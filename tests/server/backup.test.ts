@@ -1,12 +1,12 @@
 import assert from 'node:assert/strict';
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
 import { subHours } from 'date-fns';
 import { differing, fingerprint } from '../../scripts/machine/backup/fingerprint.ts';
 import { backupName, isDue, superfluous } from '../../scripts/machine/backup/keep.ts';
-import { makeBackup } from '../../scripts/machine/backup/make.ts';
+import { makeBackup, prune } from '../../scripts/machine/backup/make.ts';
 import { backUpIfDue } from '../../scripts/machine/backup/nightly.ts';
 import { restoreBackup } from '../../scripts/machine/backup/restore.ts';
 import { createDatabase, dropDatabase, prepareStudio } from '../../scripts/machine/studio.ts';
@@ -29,6 +29,7 @@ const on = async <T>(url: string, run: (sql: ReturnType<typeof openDatabase>) =>
     await sql.end();
   }
 };
+const ownName = () => new URL(database.url).pathname.slice(1);
 before(async () => {
   database = await emptyDatabase();
   folder = mkdtempSync(join(tmpdir(), 'ropewalk-backups-'));
@@ -56,7 +57,7 @@ test('a backup is checked by restoring it, and restored elsewhere it is the same
   } finally {
     await elsewhere.drop();
   }
-  assert.ok(!(await databases()).some((name) => name.startsWith('ropewalk_check_')), 'nothing is left of the check');
+  assert.ok(!(await databases()).some((name) => name.includes('_check_') && name.startsWith(ownName())), 'nothing is left of the check');
 });
 
 test('what was there before a restore is kept aside, and it waits until nobody is connected', async () => {
@@ -145,6 +146,18 @@ test('one that fails leaves no file, and is on record; two at once are one', asy
   assert.ok(!readdirSync(folder).some((name) => name.endsWith('.part')));
 });
 
+test('what a backup that was cut off left behind goes with the next one', async () => {
+  const left = `${ownName()}_check_0123456789ab`;
+  await createDatabase(database.url, left);
+  await makeBackup(database.url, join(folder, 'after.dump'));
+  assert.ok(!(await databases()).includes(left));
+  const half = join(folder, 'pruned', 'ropewalk-2026-11-01-030000.dump.part');
+  mkdirSync(join(folder, 'pruned'));
+  writeFileSync(half, 'half');
+  prune(join(folder, 'pruned'));
+  assert.ok(!existsSync(half));
+});
+
 test('every night one, and made up for where the machine was off', async () => {
   const at = (text: string) => new Date(`2026-11-${text}:00`);
   assert.equal(isDue(undefined, at('28T12:00')), true);
@@ -179,7 +192,6 @@ test('two weeks of days and a year of months are kept, and no file that is not o
   );
   assert.equal(kept.length, 14 + 11, 'the month under way is among the days');
   assert.ok(others.every((name) => !gone.has(name)));
-  assert.ok(existsSync(folder));
 });
 
 test('a database can be made twice at once', async () => {

@@ -74,6 +74,14 @@ test('a first set-up that was killed in the middle, at any moment, is in nobody�
   );
 });
 
+test('records that once were there and can’t be opened are told, and no empty studio takes their place', async () => {
+  const folder = join(above, 'damaged');
+  mkdirSync(join(folder, 'data'), { recursive: true });
+  writeFileSync(join(folder, 'data', 'postmaster.opts'), '');
+  await assert.rejects(startLastingCluster(folder), /are damaged and can’t be opened.*restore a backup/);
+  assert.deepEqual(readdirSync(join(folder, 'data')), ['postmaster.opts']);
+});
+
 test('several start it at once and share it; the last to leave stops it, and one that was killed does not count', async () => {
   const folder = join(above, 'shared');
   const [first, second] = [another(folder), another(folder)];

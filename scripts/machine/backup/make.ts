@@ -23,6 +23,7 @@ export async function makeBackup(owner: string, file: string): Promise<Backup> {
   try {
     const [alone] = await sql<{ got: boolean }[]>`select pg_try_advisory_lock(hashtext('ropewalk backup')) as got`;
     if (!alone?.got) throw new MachineFailure('A backup is being made already.');
+    await dropLeftChecks(sql, owner);
     const madeAt = new Date();
     try {
       const backup = await written(sql, owner, file);
@@ -60,7 +61,7 @@ async function written(sql: postgres.Sql, owner: string, file: string): Promise<
 
 /** Restores what was written into a database of its own, and compares. */
 async function checked(owner: string, file: string, print: Fingerprint): Promise<void> {
-  const name = `ropewalk_check_${randomBytes(6).toString('hex')}`;
+  const name = `${checksOf(owner)}${randomBytes(6).toString('hex')}`;
   const url = Object.assign(new URL(owner), { pathname: `/${name}` }).href;
   await createDatabase(owner, name);
   try {
@@ -77,9 +78,22 @@ async function checked(owner: string, file: string, print: Fingerprint): Promise
   }
 }
 
-/** Removes what need not be kept any more from a folder of nightly backups. */
+/** How the databases are called that backups of this one are checked in. */
+function checksOf(owner: string): string {
+  return `${decodeURIComponent(new URL(owner).pathname.slice(1))}_check_`;
+}
+
+/** A backup that was cut off leaves its check behind; while nobody else makes one, what is there is such. */
+async function dropLeftChecks(sql: postgres.Sql, owner: string): Promise<void> {
+  const left = await sql<{ name: string }[]>`select datname as name from pg_database where starts_with(datname, ${checksOf(owner)})`;
+  for (const { name } of left) await dropDatabase(owner, name);
+}
+
+/** Removes what need not be kept any more from a folder of nightly backups, and what was cut off. */
 export function prune(folder: string): void {
-  for (const name of superfluous(readdirSync(folder))) rmSync(join(folder, name), { force: true });
+  const names = readdirSync(folder);
+  const cutOff = names.filter((name) => name.startsWith('ropewalk-') && name.endsWith('.dump.part'));
+  for (const name of [...superfluous(names), ...cutOff]) rmSync(join(folder, name), { force: true });
 }
 
 /** A backup beside the others, by the time it is made. */

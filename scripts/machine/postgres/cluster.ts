@@ -33,7 +33,12 @@ export async function startCluster(folder: string, options: readonly string[], w
   ensureFolder(folder);
   const data = join(folder, 'data');
   if (!existsSync(join(data, 'global', 'pg_control'))) {
-    // Never whole, or no longer: out of the way, and not thrown away.
+    // Once started it held records: an empty studio in their place would look as if they had never been.
+    if (existsSync(join(data, 'postmaster.opts')))
+      throw new MachineFailure(
+        `The records in ${data} are damaged and can’t be opened. Move that folder aside, then restore a backup: npm run restore`,
+      );
+    // Never whole: out of the way, and not thrown away.
     if (existsSync(data)) renameSync(data, join(folder, `incomplete-${Date.now()}`));
     await createCluster(bin, folder, data);
   }

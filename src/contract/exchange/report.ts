@@ -11,7 +11,7 @@ export interface ReportLine {
 }
 
 export interface ImportReport {
-  /** The first of each outcome, as many as anyone reads. */
+  /** Every error, and the first of each other outcome, as many as anyone reads. */
   readonly lines: readonly ReportLine[];
   /** How many there are of each, told or not. */
   readonly counts: Readonly<Record<ReportLine['action'], number>>;

@@ -18,7 +18,7 @@ export function Backups({ now = new Date() }: { readonly now?: Date }) {
   );
 }
 
-function Told({ told, now }: { readonly told: BackupsTold; readonly now: Date }) {
+export function Told({ told, now }: { readonly told: BackupsTold; readonly now: Date }) {
   const { good, failed } = told;
   const old = isOld(told, now);
   const Sign = old ? ShieldAlert : ShieldCheck;

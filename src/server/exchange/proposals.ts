@@ -33,8 +33,8 @@ export async function* proposalsIn(
   switch (file.format) {
     case 'csv': {
       const { rows, broken, faults, notes } = await inSteps(csvSteps(file.kind, await sent.text(largestWholeBytes)));
-      faults.map(fault);
-      notes.map(note);
+      for (const each of faults) fault(each);
+      for (const each of notes) note(each);
       const proposals: readonly Proposal[] = [
         ...rows.map(({ line, values }) => ({ of: file.kind, line, values })),
         ...broken.map(({ line }) => ({ of: file.kind, line, values: {}, unread: brokenInWords })),

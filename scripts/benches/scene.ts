@@ -9,7 +9,7 @@ const mostTyingMs = 60_000;
 
 /** A knot on its collar, and a tie being tied, drawn by software: how long a frame takes while they are turned. */
 export async function benchScene({ address }: CrowdedStudio): Promise<void> {
-  const browser = await openBrowser(1280, 800);
+  const browser = await openBrowser();
   const page = fittingPageOf(browser.driver, address);
   try {
     await page.open('/');

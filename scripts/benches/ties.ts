@@ -9,7 +9,7 @@ const longMs = 50;
 
 /** Some 300 ties times 85 knots for one outfit after another: how long the worker takes, and whether the page is ever held up. */
 export async function benchTies({ address }: CrowdedStudio): Promise<void> {
-  const browser = await openBrowser(1280, 800);
+  const browser = await openBrowser();
   const page = fittingPageOf(browser.driver, address);
   const judged = () => page.waitFor(async () => /can be worn with it, best first/.test(await page.body()), 'the ties were not judged');
   try {

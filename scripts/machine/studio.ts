@@ -10,12 +10,12 @@ import { grantRecords } from './postgres/roles.ts';
 
 const connectSeconds = 10;
 
-/** Creates a database on a server unless it is there. `serverUrl` names any database of that server. */
-export async function createDatabase(serverUrl: string, name: string): Promise<void> {
+/** Creates a database on a server unless it is there, empty or as a copy of one that nobody uses. `serverUrl` names any database of that server. */
+export async function createDatabase(serverUrl: string, name: string, copyOf?: string): Promise<void> {
   await onServer(serverUrl, async (sql) => {
     const there = await sql`select 1 from pg_database where datname = ${name}`;
     if (there.length > 0) return;
-    await sql`create database ${sql(name)}`.catch((error: unknown) => {
+    await sql`create database ${sql(name)} ${copyOf === undefined ? sql`` : sql`template ${sql(copyOf)}`}`.catch((error: unknown) => {
       // Another start was quicker.
       if (!(error instanceof postgres.PostgresError && ['42P04', '23505'].includes(error.code))) throw error;
     });

@@ -190,7 +190,7 @@ await runTask(() =>
     mkdirSync(folder, { recursive: true });
     for (const { name, path, prepare, size = desk } of pictures) {
       if (asked.length > 0 && !asked.includes(name)) continue;
-      const browser = await openBrowser(size.width, size.height);
+      const browser = await openBrowser(size);
       try {
         await fitViewport(browser.driver, size);
         const page = fittingPageOf(browser.driver, web.address);

@@ -7,7 +7,9 @@ import { buildIfNeeded } from '../machine/build.ts';
 import { ensureBrowser } from '../machine/debian.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
 import { root } from '../machine/paths.ts';
+import type { Cluster } from '../machine/postgres/cluster.ts';
 import { startPassingCluster } from '../machine/postgres/passing.ts';
+import { createDatabase, prepareStudio } from '../machine/studio.ts';
 
 /** `npm test` runs everything; `npm test core` (or another of them) one stage. */
 const stages = ['check', 'law', 'words', 'core', 'contract', 'drawing', 'scene', 'islands', 'server', 'browser'] as const;
@@ -19,6 +21,9 @@ const cores = Math.max(2, availableParallelism());
 const pure: ReadonlySet<Stage> = new Set(['words', 'core', 'contract', 'drawing', 'scene']);
 /** So many processes a core take turns: few enough to start quickly, enough that none is left with all that is slow. */
 const batchesACore = 4;
+
+/** Files are tested side by side, one a core; so many more where they wait now and then, for a browser or for a server that starts and ends. */
+const waiting: Partial<Readonly<Record<Stage, number>>> = { server: 4, browser: 1 };
 
 /** TypeScript as it is, and the same cases drawn every time. */
 const asTests = ['--import', 'tsx', '--import', './tests/support/seed.ts'];
@@ -40,9 +45,8 @@ await runTask(async () => {
   if (chosen.includes('server') || chosen.includes('browser')) await timed('build', buildIfNeeded);
   const needsRecords = chosen.some((stage) => stage === 'server' || stage === 'browser');
   const cluster = needsRecords ? await startPassingCluster() : undefined;
-  const { owner, app } = cluster?.of('postgres') ?? {};
-  const env = owner && app ? { TEST_OWNER_URL: owner, TEST_APP_URL: app } : {};
   try {
+    const env = cluster ? await recordsOf(cluster) : {};
     for (const stage of chosen) {
       if (stage !== 'check') await timed(stage, () => (pure.has(stage) ? runTogether(stage) : runTests(stage, env)));
     }
@@ -51,6 +55,16 @@ await runTask(async () => {
   }
   console.log(`\n${[...took].map(([what, seconds]) => `${what} ${seconds.toFixed(0)} s`).join(', ')}.`);
 });
+
+const demoDatabase = 'demo';
+
+/** Where the tests find the server, and on it the demo studio laid out once for all of them to copy. */
+async function recordsOf(cluster: Cluster): Promise<NodeJS.ProcessEnv> {
+  const { owner, app } = cluster.of('postgres');
+  await createDatabase(owner, demoDatabase);
+  await prepareStudio(cluster.of(demoDatabase));
+  return { TEST_OWNER_URL: owner, TEST_APP_URL: app, TEST_DEMO_DATABASE: demoDatabase };
+}
 
 /**
  * Lint, format, one-way imports and strict types, side by side. The simulation's types are checked by themselves: its typed
@@ -104,8 +118,7 @@ function runTests(stage: Stage, env: NodeJS.ProcessEnv): void {
   console.log(`\nTests: ${stage}`);
   run(
     process.execPath,
-    // Files side by side, one a core; a browser waits now and then, so there is one more of them.
-    [...asTests, '--test', '--test-reporter=spec', `--test-concurrency=${stage === 'browser' ? cores + 1 : cores}`, ...files],
+    [...asTests, '--test', '--test-reporter=spec', `--test-concurrency=${cores + (waiting[stage] ?? 0)}`, ...files],
     env,
   );
 }

@@ -6,6 +6,7 @@ import { contradictions } from '../core/measures/consistency.ts';
 import { type Measure, measures } from '../core/measures/measures.ts';
 import { dressCodes } from '../core/plan/dressCodes.ts';
 import { likings } from '../core/plan/habits.ts';
+import { prescribedPatterns } from '../core/plan/prescribedPatterns.ts';
 import { completeRequest, type PlanQuestion } from '../core/plan/request.ts';
 import { schools } from '../core/plan/schools.ts';
 import { fabricCodes } from '../core/tie/fabrics.ts';
@@ -86,7 +87,10 @@ function planQuestionSchema(say: Say): Joi.ObjectSchema<PlanQuestion> {
         level: worded(Joi.boolean(), { 'boolean.base': 'Ends level: either true or false.' }),
       }),
       taste: group('The taste', { ...likingFields, ...ruleFields, ...searchFields }),
-      occasion: group('The occasion', { dressCode: oneOf('The dress code', Object.keys(dressCodes)).allow(null) }),
+      occasion: group('The occasion', {
+        dressCode: oneOf('The dress code', Object.keys(dressCodes)).allow(null),
+        patterns: oneOf('The prescribed patterns', Object.keys(prescribedPatterns)).allow(null),
+      }),
       liking: group('The preferences', likingFields),
       rules: group('The rules', ruleFields),
       search: group('The search', searchFields),

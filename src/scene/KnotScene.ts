@@ -7,16 +7,15 @@ import { stripOf } from './cloth/strip.ts';
 import { laidUnder } from './cloth/underLeaves.ts';
 import { Viewer } from './Viewer.ts';
 import { collarOf, leafDepth } from './wearer/collar.ts';
-import { lapels, neckForm, shirtFront } from './wearer/torso.ts';
+import { lapels, neckForm, type SceneJacket, shirtFront } from './wearer/torso.ts';
 
 /** What is worn with the knot; nothing but the knot is shown where it is left out. */
 export interface SceneDress {
   readonly collar: Collar;
   readonly buttonsMm: readonly number[];
   readonly shirtColour: string;
-  /** `null` without a jacket. */
-  readonly jacketColour: string | null;
-  readonly lapelMm: number;
+  /** `null` without one. */
+  readonly jacket: SceneJacket | null;
 }
 
 export interface SceneKnot {
@@ -54,7 +53,7 @@ export class KnotScene {
     group.add(tie);
     if (dress) {
       group.add(neckForm(), shirtFront(dress.shirtColour, dress.buttonsMm), collarOf(dress.collar, dress.shirtColour));
-      if (dress.jacketColour !== null) group.add(lapels(dress.jacketColour, dress.lapelMm));
+      if (dress.jacket) group.add(lapels(dress.jacket));
     }
     this.viewer.show(group);
   }

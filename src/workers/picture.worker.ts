@@ -36,17 +36,26 @@ function canvasOf(width: number, height: number) {
 }
 
 const pictureWorker = {
-  /** The sheet of small pictures in one colour, each with a rim. */
-  async dyeAll(colour: string): Promise<Blob> {
-    const grey = await wholeSheet();
-    const { canvas, context } = canvasOf(grey.width, grey.height);
-    context.drawImage(grey, 0, 0);
+  /** Some of the small pictures in one colour, each with a rim, in rows of so many: those at `cells` of the sheet of all. */
+  async dye(
+    colour: string,
+    cells: readonly (readonly [x: number, y: number])[],
+    [width, height]: readonly [number, number],
+    columns: number,
+  ): Promise<Blob> {
+    const sheet = await wholeSheet();
+    const size = [columns * width, Math.ceil(cells.length / columns) * height] as const;
+    const grey = canvasOf(...size);
+    for (const [i, [x, y]] of cells.entries())
+      grey.context.drawImage(sheet, x, y, width, height, (i % columns) * width, Math.floor(i / columns) * height, width, height);
+    const { canvas, context } = canvasOf(...size);
+    context.drawImage(grey.canvas, 0, 0);
     context.globalCompositeOperation = 'multiply';
     context.fillStyle = colour;
-    context.fillRect(0, 0, grey.width, grey.height);
+    context.fillRect(0, 0, ...size);
     context.globalCompositeOperation = 'destination-in';
-    context.drawImage(grey, 0, 0);
-    const rimmed = canvasOf(grey.width, grey.height);
+    context.drawImage(grey.canvas, 0, 0);
+    const rimmed = canvasOf(...size);
     rimmed.context.shadowColor = rim;
     rimmed.context.shadowBlur = rimBlurPx;
     for (let pass = 0; pass < rimPasses; pass++) rimmed.context.drawImage(canvas, 0, 0);

@@ -242,9 +242,17 @@ test('an outfit that falls under a dress regulation brings its knot and aim, tol
   const { page } = screen;
   await page.open();
   await page.choose('Client', 'Bram');
-  await shows(/Supper stewards’ dress\s*, as of 1 March 2026: Four-in-hand, no dimple, tip anywhere on the buckle\./);
+  await shows(
+    /Supper stewards’ dress\s*, as of 1 March 2026: Four-in-hand, no dimple, tip anywhere on the buckle, tie solid, striped or neat\./,
+  );
   await shows(/The service’s current regulation decides/);
   await page.reads(() => page.chosenKnot(), 'Four-in-hand');
+  await page.choose('Shirt', 'white semi-spread');
+  await page.waitFor(async () => (await address()).searchParams.has('regulation'), 'the occasion ends with the shirt');
+  await screen.driver.navigate().refresh();
+  await shows(/The service’s current regulation decides/);
+  await (await page.button('Not for this fitting')).click();
+  await page.waitFor(async () => !/current regulation decides/.test(await page.body()), 'it is still prescribed');
   await page.go('/regulations/new');
   await page.type('Name', 'Pilots’ parade');
   await page.chord(Key.CONTROL, 's');

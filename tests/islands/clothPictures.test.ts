@@ -118,15 +118,15 @@ test('the list shows a picture beside every knot that has one', () => {
     tie: supposeTie({ lengthMm: 1470, bladeMm: 85, thicknessMm: 3.2 }),
     search: { knots: 'named' },
   });
-  const pictured = new Set(knots.slice(0, 4).map(({ plan }) => plan.moves));
+  const pictured = new Set(knots.slice(0, 4).map(({ code }) => code));
   const markup = renderToStaticMarkup(
     createElement(KnotTable, {
       knots,
       chosen: undefined,
       colour: '#405060',
       frame: { view: 'facing', blade: 'right' },
-      pictureOf: (word) =>
-        pictured.has(word)
+      pictureOf: (code) =>
+        pictured.has(code)
           ? { href: 'blob:sheet', sheetPx: [100, 100], cellPx: [0, 0, 50, 50], pxPerMm: 1, topPx: 5, topMm: 40, heightMm: 36 }
           : undefined,
       units: 'cm',

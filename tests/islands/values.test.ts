@@ -25,6 +25,7 @@ import {
   withClient,
   withJacket,
   withOutfit,
+  withRegulation,
   withShirt,
   withTie,
 } from '../../src/islands/atHand/values.ts';
@@ -109,7 +110,7 @@ test('an outfit that holds its tie and its knot puts them on', () => {
   assert.deepEqual([atHand.tie.id, atHand.knot, atHand.question.search.also], ['t2', 'Li Ro Ci Lo Ri Co T', ['Li Ro Ci Lo Ri Co T']]);
 });
 
-test('a regulation brings its knot, aim, dimple and rules, and they go with it', () => {
+test('a regulation brings its knot, aim, dimple, patterns and rules; it stays while single pieces are exchanged, and what it brought goes with it', () => {
   const regulation = {
     ...kinds.regulations.fresh,
     ...kept,
@@ -120,6 +121,8 @@ test('a regulation brings its knot, aim, dimple and rules, and they go with it',
     dimple: 'none',
     aim: 'buckle',
     lapelRule: 'match',
+    patterns: 'striped',
+    jacketWorn: 'closed',
   } as const;
   const ruled = { ...outfit, id: 'o2', regulationId: 'r1' };
   const all = { ...wardrobe, regulations: [regulation], outfits: [ruled, outfit] };
@@ -127,10 +130,26 @@ test('a regulation brings its knot, aim, dimple and rules, and they go with it',
   const { liking, rules, search } = atHand.question;
   assert.deepEqual([atHand.knot, atHand.aim, liking.dimple, rules.lapelRule], ['Li Ro Li Co T', 'buckle', 'none', 'match']);
   assert.ok(search.also.includes('Li Ro Li Co T'), 'its knot is looked at whatever is asked for');
+  assert.equal(atHand.question.occasion.patterns, 'striped');
+  const inAnotherShirt = withShirt(atHand, { ...shirt, id: 's2' });
+  assert.deepEqual(
+    [inAnotherShirt.outfit, inAnotherShirt.regulation?.label, inAnotherShirt.question.rules.lapelRule],
+    [null, 'Stewards', 'match'],
+    'the occasion is the same in another shirt',
+  );
+  const buttoned = { ...jacket, worn: 'closed' } as const;
+  const inJacket = withRegulation(withJacket(atHand, buttoned), regulation, client);
+  assert.equal(
+    withJacket(inJacket, { ...jacket, id: 'j9', worn: 'open' }).question.jacket?.worn,
+    'closed',
+    'another jacket is worn as prescribed',
+  );
+  const off = withRegulation(inAnotherShirt, null, client);
+  assert.deepEqual([off.regulation, off.question.occasion.patterns, off.question.rules.lapelRule], [null, null, 'within-inch']);
   const free = withOutfit(atHand, outfit, client, all);
   assert.deepEqual(
-    [free.aim, free.question.liking.dimple, free.question.rules.lapelRule],
-    [client.aim, client.dimple, 'within-inch'],
+    [free.aim, free.question.liking.dimple, free.question.rules.lapelRule, free.regulation],
+    [client.aim, client.dimple, 'within-inch', null],
     'what it prescribed goes back to the client’s own ways',
   );
   const another = withClient(atHand, { ...client, id: 'c9' }, { ...wardrobe, outfits: [] });

@@ -5,9 +5,14 @@ import test from 'node:test';
 import { gunzipSync } from 'node:zlib';
 import { Box3, BufferGeometry, type Group, Mesh, type MeshPhysicalMaterial, Vector3 } from 'three';
 import { readyFolder } from '../../scripts/cloth/readyFolder.ts';
+import { neckRadiusMm } from '../../src/core/cloth/forces/body.ts';
 import { unpackCloth } from '../../src/core/cloth/mesh/compact.ts';
 import { collarStyles } from '../../src/core/collar/styles.ts';
+import { collarWorn } from '../../src/core/collar/worn.ts';
 import { rgbOf } from '../../src/core/colour/rgb.ts';
+import { broadestAt, onFront } from '../../src/core/jacket/lapels.ts';
+import { frontEdge, openingAt } from '../../src/core/jacket/opening.ts';
+import { placeOn } from '../../src/core/numeric/bezier.ts';
 import { frontEdges } from '../../src/core/seen/front.ts';
 import { fabricCodes } from '../../src/core/tie/fabrics.ts';
 import { reliefs } from '../../src/scene/cloth/relief.ts';
@@ -90,6 +95,39 @@ test('a collar’s points stand as far apart and as low as they were measured', 
   }
 });
 
+test('seen from the front a leaf has the lines that every drawing has', () => {
+  for (const [name, collar] of Object.entries(collarStyles)) {
+    const { tip, edge, fold } = collarWorn(collar, neckRadiusMm);
+    const [leaf] = meshesOf(collarOf(collar, '#ffffff'));
+    assert.ok(leaf);
+    const at = leaf.geometry.getAttribute('position');
+    const points = Array.from({ length: at.count }, (_, i) => new Vector3().fromBufferAttribute(at, i));
+    for (const [what, [x, down]] of [
+      ['its point', tip],
+      ['half-way along its lower edge', placeOn(edge, 0.5)],
+      ['where its fold begins', placeOn(fold[0], 0)],
+      ['the side of its fold', placeOn(fold[1], 1)],
+    ] as const) {
+      const nearest = Math.min(...points.map((point) => Math.hypot(point.x - x, point.y + down)));
+      assert.ok(nearest < 3, `${name}, ${what}: ${nearest.toFixed(1)} mm off`);
+    }
+  }
+});
+
+test('the fronts of a jacket part where its edge is reckoned to run, and its lapel is broadest where it is measured', () => {
+  const front = frontEdge({ worn: 'closed', buttoningMm: 330 }, 395, 450);
+  const [lapel] = meshesOf(lapels({ colour: '#202830', lapelKind: 'notch', lapelMm: 90, front }));
+  assert.ok(lapel);
+  const at = lapel.geometry.getAttribute('position');
+  const points = Array.from({ length: at.count }, (_, i) => new Vector3().fromBufferAttribute(at, i));
+  for (const down of [60, 120, 180]) {
+    const roll = Math.min(...points.filter(({ y }) => Math.abs(y + down) < 4).map(({ x }) => x));
+    assert.ok(Math.abs(roll - openingAt(front, down)) < 4, `${down} mm down: ${roll}`);
+  }
+  const [x, down] = onFront(front)(broadestAt, 90);
+  assert.ok(Math.min(...points.map((point) => Math.hypot(point.x - x, point.y + down))) < 4);
+});
+
 test('what the knot has at its sides lies under the collar’s leaves, its band slips under their edges where it hardly stands out, and nothing else is moved', () => {
   const collar = collarStyles['semi-spread'];
   const leaf = leafDepth(collar);
@@ -142,8 +180,12 @@ test('shirt and jacket are of their colours; buttons out of sight are left out, 
   };
   assert.equal(colourOf(shirtFront('#aabbcc', [])), 'aabbcc');
   assert.equal(meshesOf(shirtFront('#aabbcc', [70, 160, 900])).length, meshesOf(shirtFront('#aabbcc', [])).length + 2);
-  const reach = (mm: number) => new Box3().setFromObject(meshesOf(lapels('#202830', mm))[0] as Mesh).max.x;
-  assert.ok(reach(110) > reach(75) + 20);
+  const front = frontEdge({ worn: 'open', buttoningMm: null }, 395, 450);
+  for (const lapelKind of ['notch', 'peak', 'shawl'] as const) {
+    const reach = (lapelMm: number) =>
+      new Box3().setFromObject(meshesOf(lapels({ colour: '#202830', lapelKind, lapelMm, front }))[0] as Mesh).max.x;
+    assert.ok(reach(110) > reach(75) + 20, lapelKind);
+  }
 });
 
 test('a collar turned up stands around the neck to the height of its leaf, inside the tie, and opens as wide as it is cut', () => {

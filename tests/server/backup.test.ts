@@ -9,11 +9,11 @@ import { backupName, isDue, superfluous } from '../../scripts/machine/backup/kee
 import { makeBackup, prune } from '../../scripts/machine/backup/make.ts';
 import { backUpIfDue } from '../../scripts/machine/backup/nightly.ts';
 import { restoreBackup } from '../../scripts/machine/backup/restore.ts';
-import { createDatabase, dropDatabase, prepareStudio } from '../../scripts/machine/studio.ts';
+import { createDatabase, dropDatabase } from '../../scripts/machine/studio.ts';
 import { openDatabase } from '../../src/server/database.ts';
-import { emptyDatabase } from '../support/app.ts';
+import { demoDatabase, emptyDatabase, type OwnDatabase } from '../support/app.ts';
 
-let database: Awaited<ReturnType<typeof emptyDatabase>>;
+let database: OwnDatabase;
 let folder: string;
 const databases = async () => {
   const sql = openDatabase(database.url, { max: 1 });
@@ -31,9 +31,8 @@ const on = async <T>(url: string, run: (sql: ReturnType<typeof openDatabase>) =>
 };
 const ownName = () => new URL(database.url).pathname.slice(1);
 before(async () => {
-  database = await emptyDatabase();
+  database = await demoDatabase();
   folder = mkdtempSync(join(tmpdir(), 'ropewalk-backups-'));
-  await prepareStudio(database.addresses);
 });
 after(async () => {
   await database.drop();
@@ -61,10 +60,9 @@ test('a backup is checked by restoring it, and restored elsewhere it is the same
 });
 
 test('what was there before a restore is kept aside, and it waits until nobody is connected', async () => {
-  const other = await emptyDatabase();
+  const other = await demoDatabase();
   const name = new URL(other.url).pathname.slice(1);
   try {
-    await prepareStudio(other.addresses);
     const file = join(folder, 'before.dump');
     await makeBackup(other.url, file);
     await on(other.url, (sql) => sql`update clients set note = 'written after the backup'`);
@@ -89,9 +87,8 @@ test('what was there before a restore is kept aside, and it waits until nobody i
 
 test('a file that is no backup, is cut off or was made by a later version changes nothing', async () => {
   const whole = join(folder, 'later.dump');
-  const later = await emptyDatabase();
+  const later = await demoDatabase();
   try {
-    await prepareStudio(later.addresses);
     await on(later.url, (sql) => sql`insert into schema_versions (version, name, md5, run_at) values (9000, 'later', 'x', now())`);
     await makeBackup(later.url, whole);
     const cut = join(folder, 'cut.dump');
@@ -166,10 +163,9 @@ test('every night one, and made up for where the machine was off', async () => {
   assert.equal(isDue(at('28T03:10'), at('29T03:01')), true);
   assert.equal(isDue(at('27T12:00'), at('28T09:00')), true, 'it was off in the night');
 
-  const nightly = await emptyDatabase();
+  const nightly = await demoDatabase();
   const into = join(folder, 'nightly');
   try {
-    await prepareStudio(nightly.addresses);
     const said: string[] = [];
     const say = (line: string) => said.push(line);
     await backUpIfDue(nightly.url, into, say);

@@ -2,21 +2,19 @@ import assert from 'node:assert/strict';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
 import { root } from '../../scripts/machine/paths.ts';
-import { prepareStudio } from '../../scripts/machine/studio.ts';
 import { closeAll } from '../../src/server/closing.ts';
 import { openDatabase, type Sql } from '../../src/server/database.ts';
 import { learntHere } from '../../src/server/fitBook/book.ts';
 import { theStudio } from '../../src/server/studios.ts';
-import { emptyDatabase } from '../support/app.ts';
+import { demoDatabase, type OwnDatabase } from '../support/app.ts';
 
 const name = 'ROPEWALK_BOOK_THREAD';
 const inBuild = join(root, 'dist', 'server', 'book.mjs');
 const dying = join(root, 'tests', 'support', 'dyingThread.mjs');
-let database: Awaited<ReturnType<typeof emptyDatabase>>;
+let database: OwnDatabase;
 let sql: Sql;
 before(async () => {
-  database = await emptyDatabase();
-  await prepareStudio(database.addresses);
+  database = await demoDatabase();
   sql = openDatabase(database.url, { max: 2 });
 });
 after(async () => {

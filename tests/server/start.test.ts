@@ -8,9 +8,8 @@ import { join } from 'node:path';
 import { test } from 'node:test';
 import { root } from '../../scripts/machine/paths.ts';
 import { freePort, isTaken, loopback } from '../../scripts/machine/ports.ts';
-import { prepareStudio } from '../../scripts/machine/studio.ts';
 import { openDatabase } from '../../src/server/database.ts';
-import { emptyDatabase, startApp } from '../support/app.ts';
+import { demoDatabase, emptyDatabase, startApp } from '../support/app.ts';
 
 /** `npm start` with another environment. */
 function start(env: NodeJS.ProcessEnv) {
@@ -93,10 +92,9 @@ test('a database that takes connections and never answers is told in a sentence,
 });
 
 test('records that a later version has used are left as they are', async () => {
-  const database = await emptyDatabase();
+  const database = await demoDatabase();
   const sql = openDatabase(database.url, { max: 1 });
   try {
-    await prepareStudio(database.addresses);
     await sql`insert into schema_versions (version, name, md5, run_at) values (9000, 'later', 'x', now())`;
     const { code, said } = await start({ PORT: String(await freePort()), DATABASE_URL: database.url }).ended;
     assert.equal(code, 1);

@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { freePort } from '../../scripts/machine/ports.ts';
 import type { Addresses } from '../../scripts/machine/postgres/cluster.ts';
-import { createDatabase, dropDatabase, prepareStudio } from '../../scripts/machine/studio.ts';
+import { createDatabase, dropDatabase } from '../../scripts/machine/studio.ts';
 import { startWebServer, type WebServer } from '../../scripts/machine/webServer.ts';
 import { openDatabase, type Sql } from '../../src/server/database.ts';
 import { type Gate, openGate } from './gate.ts';
@@ -17,16 +17,28 @@ export interface App {
   readonly stop: () => Promise<void>;
 }
 
-/** A database of its own on the test run's server, without anything in it; `url` is its owner’s. */
-export async function emptyDatabase(): Promise<{
+/** A database of a test’s own; `url` is its owner’s. */
+export interface OwnDatabase {
   readonly url: string;
   readonly addresses: Addresses;
   readonly drop: () => Promise<void>;
-}> {
+}
+
+/** One without anything in it, on the test run's server. */
+export function emptyDatabase(): Promise<OwnDatabase> {
+  return ownDatabase();
+}
+
+/** One with the schema and the demo studio, as the test run laid it out once. */
+export function demoDatabase(): Promise<OwnDatabase> {
+  return ownDatabase(process.env['TEST_DEMO_DATABASE']);
+}
+
+async function ownDatabase(copyOf?: string): Promise<OwnDatabase> {
   const [owner, app] = [process.env['TEST_OWNER_URL'], process.env['TEST_APP_URL']];
   if (!owner || !app) throw new Error('These tests need a database server: run them with npm test.');
   const name = `test_${randomBytes(6).toString('hex')}`;
-  await createDatabase(owner, name);
+  await createDatabase(owner, name, copyOf);
   const of = (server: string) => Object.assign(new URL(server), { pathname: `/${name}` }).href;
   const addresses = { owner: of(owner), app: of(app) };
   return { url: addresses.owner, addresses, drop: () => dropDatabase(owner, name) };
@@ -37,8 +49,7 @@ export async function emptyDatabase(): Promise<{
  * learnt moves every figure, and most tests speak of the formulas’ own.
  */
 export async function startApp({ taught = false } = {}): Promise<App> {
-  const database = await emptyDatabase();
-  await prepareStudio(database.addresses);
+  const database = await demoDatabase();
   const sql = openDatabase(database.url, { max: 2 });
   if (!taught) await sql`delete from tyings`;
   const behind = new URL(database.addresses.app);

@@ -6,9 +6,11 @@ import type { FindingCode, VerdictCode } from '../../core/fitbook/findings.ts';
 import type { LearntHere } from '../../core/fitbook/here.ts';
 import type { RecordedTying } from '../../core/fitbook/tying.ts';
 import type { PlanRequest } from '../../core/index.ts';
+import type { JacketWorn } from '../../core/jacket/jackets.ts';
 import type { AimCode } from '../../core/plan/aims.ts';
 import type { DressCodeKey } from '../../core/plan/dressCodes.ts';
 import type { Caution, DimpleLiking, DressingHabits, Liking, TiedBy } from '../../core/plan/habits.ts';
+import type { PrescribedPatternsCode } from '../../core/plan/prescribedPatterns.ts';
 import type { HouseRules } from '../../core/plan/schools.ts';
 import type { learnerKinds, PracticeGoal, Run } from '../../core/practice/parts.ts';
 import type { StateCode } from '../../core/start/reading.ts';
@@ -153,6 +155,8 @@ export interface RegulationRecord extends Kept {
   readonly aim: AimCode | null;
   readonly collarRule: HouseRules['collarRule'] | null;
   readonly lapelRule: HouseRules['lapelRule'] | null;
+  readonly patterns: PrescribedPatternsCode | null;
+  readonly jacketWorn: JacketWorn | null;
 }
 
 export interface OutfitRecord extends Kept {

@@ -9,7 +9,7 @@ export interface CoveringCollar extends Collar {
 
 /** A neckband, and how far the leaf falls over it at the back, mm, where they were not taken. */
 export const usualStandMm = 34;
-const leafFallMm = 45;
+export const leafFallMm = 45;
 
 /** How steeply the band comes down to the knot, and how far up the stand it lies at the button. */
 const bandSlope = 0.45;

@@ -8,12 +8,15 @@ import { usualBeltMm } from '../usual.ts';
 import { type Aim, aims } from './aims.ts';
 import type { DressCodeKey } from './dressCodes.ts';
 import type { Liking } from './habits.ts';
+import type { PrescribedPatternsCode } from './prescribedPatterns.ts';
 import type { HouseRules } from './schools.ts';
 
 /** What the client is dressed for. */
 export interface Occasion {
   /** `null` where nothing was said. */
   readonly dressCode: DressCodeKey | null;
+  /** Which patterns its dress regulation allows; `null` where it says nothing of them. */
+  readonly patterns: PrescribedPatternsCode | null;
 }
 
 /** Which knots are looked at. */
@@ -118,7 +121,7 @@ export const requestDefaults = {
   },
   jacket: { waistcoat: false, worn: 'open', lapelKind: 'notch', cut: 'single', buttoningMm: null },
   aim: { offsetMm, aboveMm, belowMm },
-  occasion: { dressCode: null },
+  occasion: { dressCode: null, patterns: null },
   liking: { symmetry: 'either', release: 'either', neckBand: 'hidden', dimple: 'off-centre', practice: 'some' },
   rules: { collarRule: 'thirds', lapelRule: 'within-inch' },
   search: { maxMoves: 9, knots: 'named', manner: 'classic', also: [] },

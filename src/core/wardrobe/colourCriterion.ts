@@ -1,6 +1,7 @@
 import type { ColouredCloth } from '../colour/cloth.ts';
 import { type ContrastReading, type Standing, standingOn, type TieOnShirt, tieOnShirt } from '../colour/compare.ts';
 import type { Judgement, Verdict } from '../plan/criteria/criterion.ts';
+import type { Reason } from '../plan/knotPlan.ts';
 
 const readings: Readonly<Record<ContrastReading, { readonly score: number; readonly verdict: Verdict; readonly text: string }>> = {
   dressy: { score: 1, verdict: 'good', text: 'Darker than the shirt: dressy and safe' },
@@ -48,4 +49,19 @@ export function judgeWithRest(cloth: ColouredCloth, { jacketColour, trousersColo
     verdict: said.some(({ verdict }) => verdict === 'fair') ? 'fair' : 'good',
     text: `${text}.`,
   };
+}
+
+/** All that the colours say for and against a tie, as reasons; nothing of what was never entered. */
+export function colourReasons(cloth: ColouredCloth, { shirtColour, ...rest }: Rest & { readonly shirtColour: string | null }): Reason[] {
+  const judged = { colour: judgeColour(cloth, shirtColour), 'colour-with-rest': judgeWithRest(cloth, rest) };
+  return Object.entries(judged).flatMap(([code, judgement]) =>
+    judgement ? [{ code, verdict: judgement.verdict, text: judgement.text }] : [],
+  );
+}
+
+/** Which colours would have to be entered for the tie to be judged on the shirt, in words; `undefined` where none. */
+export function coloursNotEntered(tieColours: readonly string[], shirtColour: string | null): string | undefined {
+  if (shirtColour === null && tieColours.length === 0) return 'neither the shirt’s colour nor the tie’s is entered';
+  if (shirtColour === null) return 'the shirt’s colour isn’t entered';
+  return tieColours.length === 0 ? 'the tie’s colours aren’t entered' : undefined;
 }

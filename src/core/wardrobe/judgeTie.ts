@@ -7,7 +7,7 @@ import { plan } from '../plan/plan.ts';
 import { completeRequest, type PlanQuestion } from '../plan/request.ts';
 import type { Tie } from '../tie/tie.ts';
 import { formatLength } from '../units/length.ts';
-import { judgeColour, judgeWithRest } from './colourCriterion.ts';
+import { colourReasons, judgeColour, judgeWithRest } from './colourCriterion.ts';
 
 /** A client dressed but for the tie. */
 export interface Outfit {
@@ -69,9 +69,8 @@ export function judgeTie(outfit: Outfit, tie: ColouredTie): TieJudgement {
     colours: colour?.colours ?? null,
     reasons: [
       lengthReason(knots, landing, outfit),
-      ...best.reasons.filter(({ code }) => ['lapel', 'collar-fill', 'opening', 'dress', 'motif', 'release'].includes(code)),
-      ...(colour ? [{ code: 'colour', verdict: colour.verdict, text: colour.text }] : []),
-      ...(whole ? [{ code: 'colour-with-rest', verdict: whole.verdict, text: whole.text }] : []),
+      ...best.reasons.filter(({ code }) => ['lapel', 'collar-fill', 'opening', 'prescribed', 'dress', 'motif', 'release'].includes(code)),
+      ...colourReasons(tie, outfit),
     ],
   };
 }

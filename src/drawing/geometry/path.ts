@@ -1,4 +1,5 @@
 import { curveLinearClosed, line } from 'd3-shape';
+import type { Bezier } from '../../core/numeric/bezier.ts';
 
 /** A point of a drawing in true millimetres: x to the viewer's right, y down, the collar button at the origin. */
 export type Pt = readonly [x: number, y: number];
@@ -13,6 +14,23 @@ export function polygon(points: readonly Pt[]): string {
 /** A closed outline from curve commands with rounded numbers. */
 export function curve(strings: TemplateStringsArray, ...values: readonly number[]): string {
   return strings.reduce((text, part, i) => text + part + (i < values.length ? round(values[i] ?? 0) : ''), '');
+}
+
+const commands = ['', 'L', 'Q', 'C'];
+
+/** Path commands along curves from where the pen stands; `side` −1 exchanges left and right. */
+export function along(curves: readonly Bezier[], side: 1 | -1 = 1): string {
+  return curves
+    .map((points) => {
+      const [, ...rest] = points;
+      return `${commands[rest.length]}${rest.map(([x, y]) => `${round(side * x)} ${round(y)}`).join(' ')}`;
+    })
+    .join(' ');
+}
+
+/** The same curves from their end to their start. */
+export function back(curves: readonly Bezier[]): Bezier[] {
+  return curves.map((points) => points.toReversed()).toReversed();
 }
 
 export function round(value: number): string {

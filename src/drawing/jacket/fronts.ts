@@ -1,6 +1,7 @@
 import type { PlanRequest } from '../../core/index.ts';
+import { broadestAt, type LapelLines, lapelLines, onFront } from '../../core/jacket/lapels.ts';
 import { frontEdge, type JacketFronts, waistcoatClosesAt } from '../../core/jacket/opening.ts';
-import { curve, mirrored, type Pt, polygon } from '../geometry/path.ts';
+import { along, curve, mirrored, type Pt, polygon } from '../geometry/path.ts';
 import { type Build, sideOf, sleeveOf } from '../wearer/build.ts';
 
 /** One front of a jacket with all that is sewn to it, on one side of the picture. */
@@ -36,8 +37,6 @@ export interface FrontsQuestion {
   readonly wearersLeft: 1 | -1;
 }
 
-/** The lapel is broadest so far down its roll, just below the gorge. */
-const broadestAt = 0.2;
 const easeMm = 13;
 /** Buttoned fronts lie over each other by so much past the middle; double-breasted ones by far more. */
 const pastMiddleMm = { single: 11, double: 62 } as const;
@@ -57,34 +56,23 @@ export function jacketFronts(jacket: DrawnJacket, question: FrontsQuestion): Jac
 
 /** Where the lapel is measured: from the roll to its broadest point, on the viewer's right. */
 export function lapelMeasure(jacket: DrawnJacket, neckMm: number, beltY: number): readonly [Pt, Pt] {
-  const { top, button } = frontEdge(jacket, neckMm, beltY);
-  const on = alongRoll(top, button);
+  const on = onFront(frontEdge(jacket, neckMm, beltY));
   return [on(broadestAt, 0), on(broadestAt, jacket.lapelMm)];
 }
 
-/** A place along the roll, as a share of the way to the button, and off it toward the sleeve, mm. */
-type On = (share: number, offMm: number) => Pt;
-
-function alongRoll(top: Pt, button: Pt): On {
-  const along: Pt = [button[0] - top[0], button[1] - top[1]];
-  const length = Math.hypot(...along);
-  const outward: Pt = [along[1] / length, -along[0] / length];
-  return (share, offMm) => [top[0] + along[0] * share + outward[0] * offMm, top[1] + along[1] * share + outward[1] * offMm];
-}
-
 function frontOn(jacket: DrawnJacket, { neckMm, beltY, build, wearersLeft }: FrontsQuestion, side: 1 | -1): FrontDrawing {
-  const { top, button } = frontEdge(jacket, neckMm, beltY);
-  const on = alongRoll(top, button);
+  const edge = frontEdge(jacket, neckMm, beltY);
+  const { top, button } = edge;
   const hemY = build.wristMm + 6;
   const beside: Pt = [build.neckHalfMm + 15, -40];
   const x = (value: number) => side * value;
-  const { lapel, collar } = lapelOf(jacket, on, beside, side);
+  const lines = lapelLines(jacket.lapelKind, jacket.lapelMm, edge, beside);
   return {
     side,
     front: `${curve`M${x(top[0])} ${top[1]}`} ${sideOf(build, side, easeMm, hemY)} ${edgeUp(jacket, button, hemY, build, x)} Z`,
     sleeve: sleeveOf(build, side, easeMm),
-    lapel,
-    collar,
+    lapel: lapel(lines, side),
+    collar: collar(lines, beside, side),
     lines: [...seams(build, beltY, x), ...(side === wearersLeft ? [welt(build, x)] : [])],
   };
 }
@@ -101,31 +89,29 @@ function edgeUp({ cut, worn }: DrawnJacket, [bx, by]: Pt, hemY: number, build: B
   return curve`L${x(Math.max(edge, 0) + foot)} ${hemY} C${x(edge + foot * 0.35)} ${hemY - 2} ${x(edge + 8)} ${hemY - 46} ${x(edge + 3)} ${cutFrom} L${x(edge)} ${by + 6} L${x(bx)} ${by}`;
 }
 
-/** Collar and lapel of one side. Widths are laid off at right angles to the roll. */
-function lapelOf(
-  { lapelMm: w, lapelKind }: DrawnJacket,
-  on: On,
-  beside: Pt,
-  side: 1 | -1,
-): { readonly lapel: string; readonly collar: string | undefined } {
-  const p = ([px, py]: Pt) => curve`${side * px} ${py}`;
-  const [top, button] = [on(0, 0), on(1, 0)];
-  /** From the widest point down to the button, with a slight belly. */
-  const belly = (from: Pt) => `L${p(from)} C${p(on(0.42, w * 0.93))} ${p(on(0.74, w * 0.52))} ${p(button)}`;
-  if (lapelKind === 'shawl') {
-    const lapel = `M${p(top)} L${p(beside)} C${p([beside[0] + 26, beside[1] + 14])} ${p(on(0.04, w * 0.8))} ${p(on(broadestAt, w))} C${p(on(0.45, w * 1.02))} ${p(on(0.76, w * 0.6))} ${p(button)} Z`;
-    return { lapel, collar: undefined };
-  }
-  const isPeak = lapelKind === 'peak';
-  // The gorge runs from the roll to where collar and lapel part; a peak rises from there, a notch is cut out of it.
-  const gorge = on(-0.015, w * 0.12);
-  const parts = isPeak ? on(0.165, w * 0.62) : on(0.135, w * 0.58);
-  const collarEnd = isPeak ? on(0.115, w * 0.74) : on(0.075, w * 0.84);
-  const corner = isPeak ? on(0.125, w * 1.05) : on(broadestAt - 0.015, w);
-  const lapel = `M${p(top)} L${p(gorge)} L${p(parts)} L${p(corner)} ${belly(on(broadestAt, w))} Z`;
-  const [bx, by] = beside;
-  const collar = `M${p(gorge)} L${p(parts)} L${p(collarEnd)} C${p([collarEnd[0] - 6, collarEnd[1] - 14])} ${p([bx + 24, by + 18])} ${p([bx + 20, by + 4])} Q${p([bx + 8, by - 16])} ${p([bx - 4, by - 12])} C${p([bx - 2, by + 4])} ${p([top[0], top[1] - 10])} ${p(gorge)} Z`;
-  return { lapel, collar };
+/** From the collar along the upper edge, around the broadest place and down to the button. */
+function lapel({ roll, upper, outer }: LapelLines, side: 1 | -1): string {
+  const [[x, y] = [0, 0]] = roll;
+  return `${curve`M${side * x} ${y}`} ${along([...upper.map((to) => [to, to]), ...outer], side)} Z`;
+}
+
+/** The jacket's own collar, from the gorge around the shirt's and over the shoulder line. */
+function collar({ roll, upper, collarEnd }: LapelLines, [bx, by]: Pt, side: 1 | -1): string | undefined {
+  const [gorge, parts] = upper;
+  const [top] = roll;
+  if (!collarEnd || !gorge || !parts || !top) return undefined;
+  const shoulder: Pt = [bx + 20, by + 4];
+  const nape: Pt = [bx - 4, by - 12];
+  return `${curve`M${side * gorge[0]} ${gorge[1]}`} ${along(
+    [
+      [gorge, parts],
+      [parts, collarEnd],
+      [collarEnd, [collarEnd[0] - 6, collarEnd[1] - 14], [bx + 24, by + 18], shoulder],
+      [shoulder, [bx + 8, by - 16], nape],
+      [nape, [bx - 2, by + 4], [top[0], top[1] - 10], gorge],
+    ],
+    side,
+  )} Z`;
 }
 
 function seams({ armpit, waist, hip, tall }: Build, beltY: number, x: (value: number) => number): string[] {

@@ -34,7 +34,7 @@ interface KnotsPlacedProps {
   readonly colour: string;
   readonly frame: Frame;
   /** Small pictures of knots tied in cloth, by their words. */
-  readonly pictureOf: (word: string) => KnotPicture | undefined;
+  readonly pictureOf: (code: string) => KnotPicture | undefined;
   readonly units: LengthUnit;
   readonly onChoose: (code: string) => void;
   /** Makes an option's id from a knot's code. */
@@ -155,7 +155,7 @@ function Silhouette({
           shape={shape}
           frame={frame}
           colour={colour}
-          picture={pictureOf(moves)}
+          picture={pictureOf(knot.code)}
           edge="var(--color-ground)"
           edgeWidth={1.6 / scale}
         />

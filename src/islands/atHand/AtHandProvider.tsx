@@ -86,7 +86,8 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
   const wardrobe = isOther ? (theirs.data ?? first) : first;
   const client = wardrobe.client && wardrobe.client.id === id ? wardrobe.client : null;
   const isTheirs = id === null || client !== null;
-  useAddress(store, values, isTheirs ? wardrobe : undefined, ready && !(opened && untouched), address !== undefined && !opened);
+  const isSaid = address !== undefined && !opened;
+  const sayAddress = useAddress(store, values, isTheirs ? wardrobe : undefined, ready && !(opened && untouched), isSaid);
 
   const [units, setUnits] = useUnits(client?.units ?? wardrobe.studio.units);
   const { preferences, prefer } = usePreferences();
@@ -145,6 +146,7 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
           startAnew();
           setBegun(undefined);
         },
+        sayAddress,
         outage: failed,
       }}
     >

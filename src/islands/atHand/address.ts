@@ -8,7 +8,19 @@ import { tiedOnCodes } from '../../core/start/tiedOn.ts';
 import { valueAt, withValueAt } from '../ui/paths.ts';
 import { isAtHand, isAttempt } from './kept.ts';
 import { type Beside, besidePieces } from './pieces.ts';
-import { type AtHand, freshAtHand, type GivenCode, givens, withAim, withJacket, withOutfit, withShirt, withTie } from './values.ts';
+import {
+  type AtHand,
+  freshAtHand,
+  type GivenCode,
+  givens,
+  ownWaysOf,
+  withAim,
+  withJacket,
+  withOutfit,
+  withRegulation,
+  withShirt,
+  withTie,
+} from './values.ts';
 
 /** Says in an address that nobody on record is dressed. */
 export const walkInAddress = 'walk-in';
@@ -35,6 +47,8 @@ export function addressOf(values: AtHand, wardrobe: Wardrobe): URLSearchParams {
     named.set('jacket', values.jacket ? (values.jacket.id ?? values.jacket.label) : none);
   }
   named.set('tie', values.tie.id ?? values.tie.label);
+  const { regulationId = null } = wardrobe.outfits.find(({ id }) => id === values.outfit?.id) ?? {};
+  if ((values.regulation?.id ?? null) !== regulationId) named.set('regulation', values.regulation?.id ?? none);
   if (values.aim !== 'own') named.set('aim', values.aim);
   if (values.given !== 'tie') named.set('given', values.given);
   const base = readPieces(named, wardrobe);
@@ -91,6 +105,11 @@ function readPieces(query: URLSearchParams, wardrobe: Wardrobe): AtHand {
   if (tie !== null) {
     const record = pieceIn('ties', tie, wardrobe);
     values = record ? withTie(values, record) : { ...values, tie: { id: null, label: tie, draft: false } };
+  }
+  const regulation = query.get('regulation');
+  if (regulation !== null) {
+    const record = wardrobe.regulations.find(({ id }) => id === regulation) ?? null;
+    values = withRegulation(values, record, ownWaysOf(client));
   }
   const aim = query.get('aim');
   if (aim !== null && Object.hasOwn(aims, aim)) values = withAim(values, aim as AimCode);

@@ -6,6 +6,7 @@ import { manners } from '../../core/knot/manners.ts';
 import { aims } from '../../core/plan/aims.ts';
 import { dressCodes } from '../../core/plan/dressCodes.ts';
 import { likings } from '../../core/plan/habits.ts';
+import { prescribedPatterns } from '../../core/plan/prescribedPatterns.ts';
 import { schools } from '../../core/plan/schools.ts';
 import type { Attempt } from '../../core/start/attempts.ts';
 import { states } from '../../core/start/reading.ts';
@@ -104,6 +105,7 @@ const piece: Shape = { id: either(none, text), label: text, draft: truth };
 const shape: Shape = {
   client: named,
   outfit: either(none, named),
+  regulation: either(none, named),
   shirt: piece,
   jacket: either(none, piece),
   tie: piece,
@@ -156,7 +158,7 @@ const shape: Shape = {
       ),
     },
     aim: { offsetMm: entry, aboveMm: entry, belowMm: entry, level: either(none, truth) },
-    occasion: { dressCode: either(none, codeOf(dressCodes)) },
+    occasion: { dressCode: either(none, codeOf(dressCodes)), patterns: either(none, codeOf(prescribedPatterns)) },
     liking: Object.fromEntries(Object.entries(likings).map(([name, choices]) => [name, codeOf(choices)])),
     rules: Object.fromEntries(Object.entries(schools).map(([name, { schools: each }]) => [name, codeOf(each)])),
     search: {

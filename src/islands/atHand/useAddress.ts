@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import type { Wardrobe } from '../../contract/records/records.ts';
 import type { EntryStore } from '../ui/entryStore.ts';
 import { wardrobeQuery } from '../wire/queries.ts';
@@ -15,7 +15,8 @@ const stageKey = 'stage';
 /**
  * Keeps what stands at hand for this window, and in its address, so that neither a reload nor the way back loses anything.
  * Another client is a place of its own to go back to. `wardrobe` must be that of the client at hand; without it, or where
- * the page's address speaks of something else, only the window keeps it.
+ * the page's address speaks of something else, only the window keeps it. What is answered says it at once, for whoever is
+ * about to go on to another place.
  */
 export function useAddress(
   store: EntryStore<AtHand>,
@@ -23,13 +24,16 @@ export function useAddress(
   wardrobe: Wardrobe | undefined,
   isKept: boolean,
   isSaid: boolean,
-): void {
+): () => void {
   const queries = useQueryClient();
+  const pending = useRef<(() => void) | undefined>(undefined);
   useEffect(() => {
     if (!isKept) return;
     keepAtHand(values, store.steps(), location.search);
     if (!isSaid || !wardrobe) return;
-    const timer = setTimeout(() => {
+    const say = () => {
+      clearTimeout(timer);
+      pending.current = undefined;
       const now = new URLSearchParams(location.search);
       const next = addressOf(values, wardrobe);
       const stage = now.get(stageKey);
@@ -38,8 +42,13 @@ export function useAddress(
       if (isOther) history.pushState(null, '', `?${next}`);
       else history.replaceState(history.state, '', `?${next}`);
       keepAtHand(values, store.steps(), location.search);
-    }, restMs);
-    return () => clearTimeout(timer);
+    };
+    const timer = setTimeout(say, restMs);
+    pending.current = say;
+    return () => {
+      clearTimeout(timer);
+      pending.current = undefined;
+    };
   }, [store, values, wardrobe, isKept, isSaid]);
 
   useEffect(() => {
@@ -52,4 +61,6 @@ export function useAddress(
     addEventListener('popstate', goBack);
     return () => removeEventListener('popstate', goBack);
   }, [store, queries, isSaid]);
+
+  return useCallback(() => pending.current?.(), []);
 }

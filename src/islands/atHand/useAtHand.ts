@@ -57,6 +57,8 @@ export interface StandsAtHand {
   readonly savedHere: SavedHere;
   /** Goes on with the same client and clothes as another fitting. */
   readonly startAnew: () => void;
+  /** Says what stands at hand in the page's address now, not when the hand has rested. */
+  readonly sayAddress: () => void;
   /** Whether the records went out of reach since they were read. */
   readonly outage: boolean;
 }

@@ -63,7 +63,9 @@ export type GivenCode = (typeof givens)[number];
 export interface AtHand {
   client: Omit<Piece, 'draft'>;
   /** What the client is dressed for; `null` when the pieces were put together here. */
-  outfit: (Omit<Piece, 'draft'> & { readonly prescribed?: boolean }) | null;
+  outfit: Omit<Piece, 'draft'> | null;
+  /** What the occasion is prescribed by: it stays while single pieces are exchanged. */
+  regulation: Omit<Piece, 'draft'> | null;
   shirt: Piece;
   jacket: Piece | null;
   tie: Piece;
@@ -105,6 +107,7 @@ export function freshAtHand(wardrobe: Wardrobe): AtHand {
   const bare: AtHand = {
     client: { id: null, label: 'Walk-in' },
     outfit: null,
+    regulation: null,
     shirt: pieceOf(draftShirt),
     jacket: null,
     tie: pieceOf(draftTie),
@@ -142,6 +145,7 @@ export function atHandOfFitting(fitting: Fitting): AtHand {
   return {
     client: { id: fitting.clientId, label: fitting.clientName },
     outfit: null,
+    regulation: null,
     shirt: { id: fitting.shirtId, label: fitting.shirtLabel, draft: false },
     jacket: request.jacket && fitting.jacketLabel ? { id: fitting.jacketId, label: fitting.jacketLabel, draft: false } : null,
     tie: { id: fitting.tieId, label: fitting.tieLabel, draft: false },
@@ -189,13 +193,14 @@ export function withClient(values: AtHand, client: ClientRecord, wardrobe: Wardr
     ...values,
     client: { id: client.id, label: client.name },
     outfit: null,
+    regulation: null,
     colours: { ...values.colours, trousers: null },
     question: {
       ...values.question,
       client: clientEntries(planClient(client, undefined, studio.person)),
       occasion: requestDefaults.occasion,
       // What was prescribed for another client's occasion goes with it.
-      rules: values.outfit?.prescribed ? requestDefaults.rules : values.question.rules,
+      rules: values.regulation ? requestDefaults.rules : values.question.rules,
       liking: { symmetry, release, neckBand, dimple, practice },
       search: { ...values.question.search, also: [...new Set([held, ownKnot].filter((knot) => knot !== null))] },
     },
@@ -232,50 +237,48 @@ export function withOutfit(
   const inJacket = withJacket(inShirt, jacket);
   const tie = ties.find(({ id }) => id === outfit.tieId);
   const inTie = tie ? withTie(inJacket, tie) : inJacket;
-  const regulation = regulationOf(outfit, regulations);
+  const regulation = regulations.find(({ id }) => id === outfit.regulationId);
   // An occasion's own aim goes before the client's, and a regulation's before both.
   const usual = { ...client, aim: outfit.aim ?? client.aim };
   const asked = outfit.aim ? withAim(inTie, outfit.aim) : inTie;
-  const dressed = prescribed(asked, regulation, values.outfit?.prescribed === true, usual);
+  const dressed = regulation || values.regulation ? withRegulation(asked, regulation ?? null, usual) : asked;
   const { search } = dressed.question;
   const knot = outfit.knot ?? regulation?.knot ?? null;
   return {
     ...dressed,
     colours: { ...dressed.colours, trousers: outfit.trousersColour },
-    outfit: { id: outfit.id, label: outfit.label, ...(regulation && { prescribed: true }) },
+    outfit: { id: outfit.id, label: outfit.label },
     knot: knot ?? dressed.knot,
     question: {
       ...dressed.question,
       client: clientEntries(planClient(client, outfit, studio.person)),
-      occasion: { dressCode: outfit.dressRule },
+      occasion: { ...dressed.question.occasion, dressCode: outfit.dressRule },
       search: knot === null ? search : { ...search, also: [...new Set([...search.also, knot])] },
     },
   };
 }
 
-/** What an outfit is prescribed by. */
-export function regulationOf(
-  outfit: Pick<OutfitRecord, 'regulationId'> | undefined,
-  regulations: readonly RegulationRecord[],
-): RegulationRecord | undefined {
-  return regulations.find(({ id }) => id === outfit?.regulationId);
+/** How a client likes it where nothing is prescribed; a walk-in as most do. */
+export function ownWaysOf(client: ClientRecord | null): Pick<ClientRecord, 'aim' | 'dimple'> {
+  return client ?? { aim: usualAim, dimple: requestDefaults.liking.dimple };
 }
 
-/** As a regulation has it; what another one had prescribed before goes back to the client's own ways. */
-function prescribed(
-  values: AtHand,
-  now: RegulationRecord | undefined,
-  wasPrescribed: boolean,
-  client: Pick<ClientRecord, 'aim' | 'dimple'>,
-): AtHand {
-  if (!now && !wasPrescribed) return values;
+/**
+ * Tip, dimple, pattern, jacket and rules as a regulation has them; what it leaves open, or another one had prescribed
+ * before, goes by the client's own ways. `null` takes it off.
+ */
+export function withRegulation(values: AtHand, now: RegulationRecord | null, client: Pick<ClientRecord, 'aim' | 'dimple'>): AtHand {
   const { rules } = requestDefaults;
   const aimed = withAim(values, now?.aim ?? client.aim);
+  const { jacket, liking, occasion } = aimed.question;
   return {
     ...aimed,
+    regulation: now && { id: now.id, label: now.label },
     question: {
       ...aimed.question,
-      liking: { ...aimed.question.liking, dimple: now?.dimple ?? client.dimple },
+      jacket: jacket && { ...jacket, worn: now?.jacketWorn ?? jacket.worn },
+      liking: { ...liking, dimple: now?.dimple ?? client.dimple },
+      occasion: { ...occasion, patterns: now?.patterns ?? null },
       rules: { collarRule: now?.collarRule ?? rules.collarRule, lapelRule: now?.lapelRule ?? rules.lapelRule },
     },
   };
@@ -291,14 +294,16 @@ export function withShirt(values: AtHand, shirt: ShirtRecord): AtHand {
   };
 }
 
-/** `null` takes the jacket off. */
+/** `null` takes the jacket off. Where the occasion is prescribed, another one is worn as the one before was. */
 export function withJacket(values: AtHand, jacket: JacketRecord | null): AtHand {
+  const entries = jacket && jacketEntries(jacket);
+  const before = values.regulation ? values.question.jacket : null;
   return {
     ...values,
     outfit: null,
     jacket: jacket && pieceOf(jacket),
     colours: { ...values.colours, jacket: jacket?.colour ?? null },
-    question: { ...values.question, jacket: jacket && jacketEntries(jacket) },
+    question: { ...values.question, jacket: entries && before ? { ...entries, worn: before.worn } : entries },
   };
 }
 

@@ -58,6 +58,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
     outage,
     asSaved,
     savedHere,
+    sayAddress,
   } = useAsked();
   const plan = useMemo(() => planFor(question), [question]);
   const { undo, redo } = useSteps(store);
@@ -65,7 +66,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
   const titleOf = useKnotTitle();
   const alive = useAlive();
   const printing = usePrinting();
-  const [stage, go] = useStage(begin);
+  const [stage, go] = useStage(begin, sayAddress);
   const [piece, setPiece] = useState<PieceCode>('client');
   const [keysOpen, setKeysOpen] = useState(false);
   const [commanding, setCommanding] = useState(false);

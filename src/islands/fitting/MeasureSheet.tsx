@@ -6,11 +6,11 @@ import { usualStandMm } from '../../core/collar/hides.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import { buttoningPoint } from '../../core/jacket/opening.ts';
 import { type Measure, measures } from '../../core/measures/measures.ts';
-import { dressCodes } from '../../core/plan/dressCodes.ts';
 import { cautions, finishing, likings } from '../../core/plan/habits.ts';
 import { schools } from '../../core/plan/schools.ts';
 import { fabricCodes, fabrics } from '../../core/tie/fabrics.ts';
 import { patternCodes, patterns } from '../../core/tie/patterns.ts';
+import { DressCodeField } from '../atHand/DressCodeField.tsx';
 import { type PieceCode, pieces } from '../atHand/pieces.ts';
 import { type StandsAtHand, useAsked } from '../atHand/useAtHand.ts';
 import { Button, Link } from '../ui/Button.tsx';
@@ -126,12 +126,7 @@ function AimSheet() {
   return (
     <>
       <Lengths piece="aim" keys={['offsetMm', 'aboveMm', 'belowMm']} />
-      <SelectField
-        name="question.occasion.dressCode"
-        label="Dress code"
-        none="not said"
-        choices={Object.entries(dressCodes).map(([code, { label }]) => [code, label.split(':')[0] ?? label])}
-      />
+      <DressCodeField />
       <Rules />
     </>
   );

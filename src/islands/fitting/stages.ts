@@ -11,8 +11,11 @@ export function stageIn(query: URLSearchParams): StageCode {
   return stages.find((each) => each === query.get('stage')) ?? 'choose';
 }
 
-/** The stage a fitting is at. It stands in the address, and each is a place of its own to go back to. */
-export function useStage(initial: StageCode): [stage: StageCode, go: (to: StageCode) => void] {
+/**
+ * The stage a fitting is at. It stands in the address, and each is a place of its own to go back to; `settle` is called
+ * before one is left, so that what was changed last stands in its address.
+ */
+export function useStage(initial: StageCode, settle: () => void): [stage: StageCode, go: (to: StageCode) => void] {
   const [stage, setStage] = useState(initial);
   useEffect(() => {
     const follow = () => setStage(stageIn(new URLSearchParams(location.search)));
@@ -21,6 +24,7 @@ export function useStage(initial: StageCode): [stage: StageCode, go: (to: StageC
   }, []);
   const go = (to: StageCode) => {
     if (to === stage) return;
+    settle();
     const query = new URLSearchParams(location.search);
     query.set('stage', to);
     history.pushState(null, '', `?${query}`);

@@ -17,7 +17,7 @@ interface KnotMapProps {
   readonly marked: readonly string[];
   readonly colour: string;
   readonly frame: Frame;
-  readonly pictureOf: (word: string) => KnotPicture | undefined;
+  readonly pictureOf: (code: string) => KnotPicture | undefined;
   readonly units: LengthUnit;
   readonly onChoose: (code: string) => void;
   readonly onOpen: (code: string) => void;

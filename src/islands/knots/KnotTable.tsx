@@ -12,7 +12,7 @@ interface KnotTableProps {
   readonly chosen: string | undefined;
   readonly colour: string;
   readonly frame: Frame;
-  readonly pictureOf: (word: string) => KnotPicture | undefined;
+  readonly pictureOf: (code: string) => KnotPicture | undefined;
   readonly units: LengthUnit;
   readonly onChoose: (code: string) => void;
 }
@@ -59,7 +59,7 @@ export function KnotTable({ knots, chosen, colour, frame, pictureOf, units, onCh
                     shape={knot.plan.shape}
                     frame={frame}
                     colour={colour}
-                    picture={pictureOf(knot.plan.moves)}
+                    picture={pictureOf(knot.code)}
                   />
                   <span>
                     {knot.title} <Moves of={knot.plan.moves} frame={frame} className="block text-note text-soft" />

@@ -59,7 +59,10 @@ function Laid({ knots, lay, onLay }: LaidProps) {
   const zone = useMemo(() => zoneFor(request.shirt, knots), [request.shirt, knots]);
   const chosen = knots.find((knot) => knot.code === code) ?? atFirst(shown, values.knot);
   const [colour = ''] = useColoursAtHand().cloth.colours;
-  const pictureOf = useKnotPictures(colour);
+  const pictureOf = useKnotPictures(
+    colour,
+    knots.map(({ code }) => code),
+  );
   const seen = { knots: shown, chosen: chosen?.code, colour, frame, pictureOf, units, onChoose: setCode };
   return (
     <div className="grid gap-x-6 lg:grid-cols-[minmax(0,1fr)_20rem]">

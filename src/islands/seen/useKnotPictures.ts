@@ -30,41 +30,58 @@ export function painter(): PictureWorker {
   return started;
 }
 
-/** Small pictures of knots tied in cloth of one colour, by their words; nothing until they have come, and for knots that are not tied ready. */
-export function useKnotPictures(colour: string): (word: string) => KnotPicture | undefined {
+/** Where a place of a sheet lies, counted row by row, px. */
+function cellAt(at: number, columns: number, [width, height]: readonly [number, number]): readonly [x: number, y: number] {
+  return [(at % columns) * width, Math.floor(at / columns) * height];
+}
+
+interface Dyed {
+  readonly href: string;
+  /** The knots in it, row by row. */
+  readonly codes: readonly string[];
+}
+
+/** Small pictures of these knots tied in cloth of one colour, by their codes; nothing until they have come, and for knots that are not tied ready. */
+export function useKnotPictures(colour: string, codes: readonly string[]): (code: string) => KnotPicture | undefined {
   const index = useQuery(indexQuery).data;
-  const [href, setHref] = useState<string>();
+  const [dyed, setDyed] = useState<Dyed>();
   const shown = useRef<string>(undefined);
+  // In an order of their own: another ranking of the same knots asks for no other pictures.
+  const wanted = [...new Set(codes)].toSorted().join(' ');
   useEffect(() => {
+    if (!index) return;
+    const { codes: all, columns, cellPx } = index.atlas;
+    const ready = wanted.split(' ').filter((code) => all.includes(code) && index.knots[code]);
+    if (ready.length === 0) return;
+    const cells = ready.map((code) => cellAt(all.indexOf(code), columns, cellPx));
     let gone = false;
     const show = (blob: Blob) => {
       if (gone) return;
       // The old ones are shown until the new ones are there.
       if (shown.current) URL.revokeObjectURL(shown.current);
       shown.current = URL.createObjectURL(blob);
-      setHref(shown.current);
+      setDyed({ href: shown.current, codes: ready });
     };
     // Where they do not come the outlines stay.
     painter()
-      .dyeAll(colour)
+      .dye(colour, cells, cellPx, Math.min(columns, cells.length))
       .then(show, () => undefined);
     return () => {
       gone = true;
     };
-  }, [colour]);
-  if (!index || !href) return nothing;
-  const { atlas, knots } = index;
-  const { cellPx, columns, rows, pxPerMm, topPx, codes } = atlas;
+  }, [index, colour, wanted]);
+  if (!index || !dyed) return nothing;
+  const { cellPx, pxPerMm, topPx } = index.atlas;
   const [width, height] = cellPx;
-  return (word) => {
-    const code = knotCode(parseKnot(word));
-    const at = codes.indexOf(code);
-    const measures = knots[code]?.measures;
+  const columns = Math.min(index.atlas.columns, dyed.codes.length);
+  return (code) => {
+    const at = dyed.codes.indexOf(code);
+    const measures = index.knots[code]?.measures;
     if (at < 0 || !measures) return undefined;
     return {
-      href,
-      sheetPx: [columns * width, rows * height],
-      cellPx: [(at % columns) * width, Math.floor(at / columns) * height, width, height],
+      href: dyed.href,
+      sheetPx: [columns * width, Math.ceil(dyed.codes.length / columns) * height],
+      cellPx: [...cellAt(at, columns, cellPx), width, height],
       pxPerMm,
       topPx,
       topMm: measures.topMm,

@@ -1,10 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { ClientRecord } from '../../contract/records/records.ts';
+import { frontDropOf } from '../../core/body/frontDrop.ts';
 import type { DimpleLaid } from '../../core/cloth/forces/imposed.ts';
 import type { SeenCloth } from '../../core/cloth/mesh/compact.ts';
 import type { TyingRequest } from '../../core/cloth/simulate.ts';
 import { type KnotPlan, type PlanRequest, parseKnot } from '../../core/index.ts';
+import { frontEdge } from '../../core/jacket/opening.ts';
 import type { MappedKnot } from '../../core/knotMap/mappedKnots.ts';
 import { rescaledFor } from '../../core/seen/rescale.ts';
 import type { DrawnColours } from './dressed.ts';
@@ -40,10 +42,17 @@ export function useShownCloth({ knot, request, colours }: Shown, dimple: DimpleL
   const dressed = useMemo(() => {
     const { cloth: paint, shirtColour, jacketColour } = colours;
     const { shirt, jacket, client } = request;
-    const dress = { collar: shirt, buttonsMm: shirt.buttonsMm, shirtColour, jacketColour, lapelMm: jacket?.lapelMm ?? 0 };
+    const jacketSeen = jacket && jacketColour !== null ? seenJacket(jacket, jacketColour, client) : null;
+    const dress = { collar: shirt, buttonsMm: shirt.buttonsMm, shirtColour, jacket: jacketSeen };
     return { paint, blade: client.blade, dress };
   }, [request, colours]);
   return { cloth, isBefore: before !== undefined, live, again, stop, dressed };
+}
+
+/** A jacket with its front's edge where it runs on this client. */
+function seenJacket(jacket: NonNullable<PlanRequest['jacket']>, colour: string, client: PlanRequest['client']) {
+  const { lapelKind, lapelMm } = jacket;
+  return { colour, lapelKind, lapelMm, front: frontEdge(jacket, client.neckMm, frontDropOf(client).meanMm) };
 }
 
 /** What is asked of the simulation for a planned knot in this very tie. */

@@ -1,53 +1,55 @@
 import { Group } from 'three';
 import { neckRadiusMm, shirtZMm } from '../../core/cloth/forces/body.ts';
 import { type Collar, halfAngle } from '../../core/collar/collar.ts';
+import { leafFallMm } from '../../core/collar/hides.ts';
+import { besideNeckMm, collarWorn, foldUpMm, napeUpMm } from '../../core/collar/worn.ts';
+import { placeAlong, placeOn } from '../../core/numeric/bezier.ts';
 import { type At, mix, sheetOf } from './sheet.ts';
 
 const axisZ = shirtZMm - neckRadiusMm;
-const foldRadius = neckRadiusMm + 6;
-/** The fold starts so far above the button, at the top of the stand, and climbs to so much at the side of the neck, mm. */
-const foldAtFront = 15;
-const foldAtSide = 50;
-/** Where the lower edge ends on the shoulder. */
-const shoulder: At = [94, 4, -82];
-const backDeg = 115;
-/** The points lie so far off the shirt, and the leaf stands out between fold and edge, where it goes over the tie. */
+const foldRadius = neckRadiusMm + besideNeckMm;
+/** The points lie so far off the shirt. */
 const tipOffShirt = 5;
-const standsOut = 9;
+/** The leaf stands out between fold and edge, in front where it goes over the tie, and at the side where it rolls. */
+const standsOut = { front: 9, side: 4 } as const;
 
-/** The leaf on the right of the picture: `u` goes along its fold from the button backward, `v` from the fold to its edge. */
+/**
+ * The leaf on the right of the picture: `u` goes along its fold from the button over the side of the neck, half-way, to the nape,
+ * `v` from the fold to its edge. From the front its lines are those of every drawing.
+ */
 function leafOf(collar: Collar): (u: number, v: number) => At {
-  const depth = collar.collarPointMm * Math.cos(halfAngle(collar));
-  const fromAngle = Math.asin(collar.tieSpaceMm / 2 / foldRadius);
+  const worn = collarWorn(collar, neckRadiusMm);
+  const [outerX, outerDown] = placeOn(worn.edge, 1);
+  /** Around the neck behind its side. */
+  const around = (u: number, radius: number, y: number): At => [radius * Math.sin(Math.PI * u), y, axisZ + radius * Math.cos(Math.PI * u)];
   const fold = (u: number): At => {
-    const angle = mix(fromAngle, (backDeg * Math.PI) / 180, u);
-    return [
-      foldRadius * Math.sin(angle),
-      mix(foldAtFront, foldAtSide, Math.sin((Math.PI / 2) * Math.min(1, u * 1.9))),
-      axisZ + foldRadius * Math.cos(angle),
-    ];
+    if (u > 0.5) return around(u, foldRadius, foldUpMm + napeUpMm * Math.sin(Math.PI * (u - 0.5)));
+    const [x, down] = placeAlong(worn.fold, 2 * u);
+    return [x, -down, axisZ + Math.sqrt(Math.max(0, foldRadius ** 2 - x ** 2))];
   };
-  const tip: At = [collar.collarSpreadMm / 2, -depth, shirtZMm + tipOffShirt];
   const edge = (u: number): At => {
-    const bow = Math.sin(Math.PI * u);
-    return [mix(tip[0], shoulder[0], u), mix(tip[1], shoulder[1], u ** 1.4) - 4 * bow, mix(tip[2], shoulder[2], u ** 1.6)];
+    const atNape = foldUpMm + napeUpMm - leafFallMm;
+    if (u > 0.5) return around(u, outerX, mix(-outerDown, atNape, 2 * u - 1));
+    const [x, down] = placeOn(worn.edge, 2 * u);
+    return [x, -down, mix(shirtZMm + tipOffShirt, axisZ, (2 * u) ** 1.6)];
   };
   return (u, v) => {
     const [a, b] = [fold(u), edge(u)];
-    const out = standsOut * Math.sin(Math.PI * v ** 0.8) * (1 - 0.7 * u);
-    return [mix(a[0], b[0], v) + out * 0.3 * u, mix(a[1], b[1], v), mix(a[2], b[2], v) + out];
+    const out = mix(standsOut.front, standsOut.side, Math.min(1, 2 * u)) * Math.sin(Math.PI * v ** 0.8);
+    return [mix(a[0], b[0], v) + out * Math.sin(Math.PI * u), mix(a[1], b[1], v), mix(a[2], b[2], v) + out * Math.cos(Math.PI * u)];
   };
 }
 
 const cellMm = 2;
-const samples = [90, 60] as const;
+const samples = [180, 60] as const;
 
 /** How far forward a leaf lies at a place of the front, mm; `undefined` where none covers it. */
 export function leafDepth(collar: Collar): (x: number, y: number) => number | undefined {
   const leaf = leafOf(collar);
   const depths = new Map<string, number>();
   const key = (x: number, y: number) => `${Math.round(Math.abs(x) / cellMm)} ${Math.round(y / cellMm)}`;
-  for (let i = 0; i <= samples[0]; i++) {
+  // What goes around behind the neck covers nothing of the front.
+  for (let i = 0; i <= samples[0] / 2; i++) {
     for (let j = 0; j <= samples[1]; j++) {
       const [x, y, z] = leaf(i / samples[0], j / samples[1]);
       depths.set(key(x, y), Math.max(z, depths.get(key(x, y)) ?? z));
@@ -62,7 +64,7 @@ export function collarOf(collar: Collar, colour: string): Group {
   const leaf = leafOf(collar);
   for (const side of [1, -1] as const) {
     group.add(
-      sheetOf(colour, [28, 14], (u, v) => {
+      sheetOf(colour, [56, 14], (u, v) => {
         const [x, y, z] = leaf(u, v);
         return [side * x, y, z];
       }),
@@ -72,12 +74,15 @@ export function collarOf(collar: Collar, colour: string): Group {
   group.add(
     sheetOf(colour, [40, 3], (u, v) => {
       const angle = mix(-Math.PI / 2, Math.PI / 2, u);
-      const rise = foldAtSide * (1 - Math.cos(angle)) * 0.8;
+      const rise = standRises * (1 - Math.cos(angle));
       return [(neckRadiusMm - 1) * Math.sin(angle), mix(rise + 4, -26, v), axisZ + (neckRadiusMm - 1) * Math.cos(angle)];
     }),
   );
   return group;
 }
+
+/** Behind the tie the stand climbs so much from the button to the side of the neck, mm. */
+const standRises = 40;
 
 /** A collar that is turned up stands close around the neck where the tie lies, and away from it above. */
 const raisedRadius = { foot: neckRadiusMm - 3.5, top: neckRadiusMm + 8 } as const;

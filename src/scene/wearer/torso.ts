@@ -1,5 +1,9 @@
 import { CylinderGeometry, Group, Mesh, MeshStandardMaterial } from 'three';
 import { neckRadiusMm, shirtZMm } from '../../core/cloth/forces/body.ts';
+import type { LapelKind } from '../../core/jacket/jackets.ts';
+import { broadestAt, type LapelLines, lapelLines } from '../../core/jacket/lapels.ts';
+import { type FrontEdge, openingAt } from '../../core/jacket/opening.ts';
+import { type Bezier, type Place, placeAlong, placeOn } from '../../core/numeric/bezier.ts';
 import { type At, mix, sheetOf } from './sheet.ts';
 
 const axisZ = shirtZMm - neckRadiusMm;
@@ -56,48 +60,102 @@ export function shirtYoke(colour: string): Mesh {
   });
 }
 
-/** Where the fronts of a jacket meet, far below what a close-up shows, mm under the collar button. */
-const closesAtMm = 420;
-/** Lapel and collar part here; above it the collar goes around the neck, a finger below the shirt's. */
-const gorgeY = 6;
-const gorgeX = 88;
-const collarWideMm = 46;
-const besideShirtMm = 15;
+/** A jacket as far as it is seen around a knot. */
+export interface SceneJacket {
+  readonly colour: string;
+  readonly lapelKind: LapelKind;
+  readonly lapelMm: number;
+  readonly front: FrontEdge;
+}
 
-/** The two lapels, each as wide as was measured, the jacket's collar around the neck, and what of the fronts shows beside them. */
-export function lapels(colour: string, lapelMm: number): Group {
+/** The jacket's collar stands a finger below the shirt's, beside it on the shoulder line. */
+const beside: Place = [neckRadiusMm + 15, -40];
+const shoulderMm = 20;
+const collarNapeUp = 52;
+const collarFall = 38;
+/** So much of its length the jacket's collar lies in front of the shoulder. */
+const inFront = 0.45;
+/** A front reaches so far out beside its lapel. */
+const frontWideMm = 130;
+
+/** Lapels, the jacket's collar around the neck, and what of the fronts shows beside them, along the lines of every drawing. */
+export function lapels({ colour, lapelKind, lapelMm, front }: SceneJacket): Group {
   const group = new Group();
-  // From the button it opens as a V up to the gorge.
-  const inner = (y: number) => 16 + (gorgeX - 16) * ((y + closesAtMm) / (closesAtMm + gorgeY));
-  const back = (x: number, y: number, off: number) => shirtZMm + off - backAt(x) * 0.9 - Math.max(0, y - 4) * 1.25;
+  const lines = lapelLines(lapelKind, lapelMm, front, beside);
+  const [topY, buttonY] = [front.top[1], front.button[1]];
+  // The picture ends above the button that closes it.
+  const shown = Math.min(1, (-bottomY - topY) / (buttonY - topY));
+  const off = (x: number, y: number, offMm: number) => shirtZMm + offMm - backAt(x) * 0.9 - Math.max(0, y - 4) * 1.25;
+  const lapel = lapelOf(lines, shown);
   for (const side of [1, -1] as const) {
-    const lapel = sheetOf(colour, [10, 48], (u, v) => {
-      // Its upper edge falls from the gorge to the point.
-      const y = mix(gorgeY - 22 * u, bottomY, v);
-      const wide = lapelMm * mix(1, 0.55, v);
-      const x = inner(mix(gorgeY, bottomY, v)) + u * wide;
-      return [side * x, y - 6 * u, back(x, y, 8 + 5 * Math.sin(Math.PI * Math.min(1, u * 1.2)))];
+    const lapelSheet = sheetOf(colour, [14, 48], (u, v) => {
+      const [x, down] = lapel(u, v);
+      return [side * x, -down, off(x, -down, 8 + 5 * Math.sin(Math.PI * Math.min(1, u * 1.2)))];
     });
-    const front = sheetOf(colour, [12, 30], (u, v) => {
-      const top = mix(30, 14, u);
-      const y = mix(top, bottomY, v);
-      const x = inner(Math.min(y, gorgeY)) + 4 + u * 130;
-      return [side * x, y - u * Math.max(0, y) * 0.5, back(x, y, 2)];
+    const frontSheet = sheetOf(colour, [12, 30], (u, v) => {
+      const down = mix(mix(-30, -14, u), -bottomY, v);
+      const x = openingAt(front, Math.max(down, topY)) + 4 + u * frontWideMm;
+      return [side * x, -down - u * Math.max(0, -down) * 0.5, off(x, -down, 2)];
     });
-    const collar = sheetOf(colour, [26, 8], (u, v) => {
-      // Along the shirt's collar from the gorge to the nape, and from there outward over the shoulder.
-      const angle = mix(Math.asin(Math.min(0.98, (gorgeX - 4) / (neckRadiusMm + 40))), (118 * Math.PI) / 180, u);
-      const out = mix(40, besideShirtMm, Math.min(1, u * 2.2));
-      const radius = neckRadiusMm + out + v * collarWideMm * mix(0.75, 1, u);
-      const rise = mix(gorgeY, 40, Math.sin((Math.PI / 2) * Math.min(1, u * 1.7)));
-      const roll = 7 * Math.sin(Math.PI * Math.min(1, v * 1.3));
-      return [
-        side * radius * Math.sin(angle),
-        rise - v * mix(12, 34, u) + roll * 0.5,
-        Math.min(axisZ + radius * Math.cos(angle) + roll, back(radius * Math.sin(angle), rise, 12)),
-      ];
-    });
-    group.add(lapel, front, collar);
+    group.add(lapelSheet, frontSheet);
+    const collar = jacketCollarOf(lines, off);
+    if (collar) {
+      group.add(
+        sheetOf(colour, [32, 8], (u, v) => {
+          const [x, y, z] = collar(u, v);
+          return [side * x, y, z];
+        }),
+      );
+    }
   }
   return group;
+}
+
+/** A lapel from its roll (`u` 0) to its outer edge, from the gorge (`v` 0) down to a share of the way to the button. */
+function lapelOf({ roll, upper, outer }: LapelLines, shown: number): (u: number, v: number) => Place {
+  const [start] = roll;
+  const top = [...(start ? [start] : []), ...upper];
+  const [around = [], belly = []] = outer;
+  const edge = (along: number): Place =>
+    along < broadestAt ? placeOn(around, along / broadestAt) : placeOn(belly, (along - broadestAt) / (1 - broadestAt));
+  /** Straight across; above it bends to the upper edge. */
+  const across = (u: number, along: number): Place => {
+    const [a, b] = [placeOn(roll, along), edge(along)];
+    return [mix(a[0], b[0], u), mix(a[1], b[1], u)];
+  };
+  const upperAt = (u: number) =>
+    placeAlong(
+      top.slice(1).map((to, i) => [top[i] ?? to, to]),
+      u,
+    );
+  return (u, v) => {
+    const [x, y] = across(u, v * shown);
+    const [wanted, straight] = [upperAt(u), across(u, 0)];
+    const bent = (1 - v) ** 8;
+    return [x + bent * (wanted[0] - straight[0]), y + bent * (wanted[1] - straight[1])];
+  };
+}
+
+/** The jacket's own collar from the gorge to the nape (`u`), from the shirt's collar outward (`v`); a shawl has none. */
+function jacketCollarOf({ roll, upper, collarEnd }: LapelLines, off: (x: number, y: number, offMm: number) => number) {
+  const [top] = roll;
+  const [gorge, parts] = upper;
+  if (!collarEnd || !gorge || !parts || !top) return undefined;
+  const [bx, by] = beside;
+  const shoulder: Place = [bx + shoulderMm, by + 4];
+  const inner: Bezier = [gorge, [top[0], top[1] - 10], [bx - 2, by + 4], [bx - 4, by - 12]];
+  const outer: readonly Bezier[] = [
+    [parts, collarEnd],
+    [collarEnd, [collarEnd[0] - 6, collarEnd[1] - 14], [bx + 24, by + 18], shoulder],
+  ];
+  return (u: number, v: number): At => {
+    const share = Math.min(1, u / inFront);
+    const [a, b] = [placeOn(inner, share), placeAlong(outer, share)];
+    const [x, y] = [mix(a[0], b[0], v), -mix(a[1], b[1], v)];
+    const roll = 6 * Math.sin(Math.PI * Math.min(1, v * 1.3));
+    if (u <= inFront) return [x, y, mix(off(x, y, 12), axisZ, share ** 2) + roll * (1 - share)];
+    const angle = (Math.PI / 2) * (1 + (u - inFront) / (1 - inFront));
+    const fall = mix(y, collarNapeUp - v * collarFall, (u - inFront) / (1 - inFront));
+    return [x * Math.sin(angle), fall, axisZ + x * Math.cos(angle)];
+  };
 }

@@ -11,6 +11,7 @@ import { lapelCriterion } from './lapel.ts';
 import { motifCriterion } from './motif.ts';
 import { openingCriterion } from './opening.ts';
 import { panelCriterion } from './panel.ts';
+import { prescribedCriterion } from './prescribed.ts';
 import { releaseCriterion } from './release.ts';
 import { symmetryCriterion } from './symmetry.ts';
 import { tailCriterion } from './tail.ts';
@@ -28,6 +29,7 @@ export const criteria: readonly Criterion[] = [
   lapelCriterion,
   openingCriterion,
   motifCriterion,
+  prescribedCriterion,
   dressCriterion,
   dimpleCriterion,
   gripCriterion,

@@ -10,6 +10,7 @@ import { Moves, MovesKey } from '../../ui/Moves.tsx';
 import { ReasonList } from '../../ui/ReasonList.tsx';
 import { useAlive } from '../../ui/useAlive.ts';
 import { useKnotTitle } from '../../wire/useKnotTitles.ts';
+import { ColoursJudged } from './ColoursJudged.tsx';
 import { WhyNot } from './WhyNot.tsx';
 
 const Prescribed = lazy(() => import('./Prescribed.tsx').then(({ Prescribed: Line }) => ({ default: Line })));
@@ -77,13 +78,14 @@ export function KnotInHand({ knot, advice, place, frame, onBest, onBeside, child
       </p>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: it scrolls where there is little room, by the keyboard too. */}
       <section aria-label="For and against" tabIndex={0} className="min-h-24 overflow-y-auto lg:max-h-[13.5rem]">
-        {alive && values.outfit && (
+        {alive && values.regulation && (
           <Suspense>
             <Prescribed />
           </Suspense>
         )}
         <WhyNot key={knot.moves} knot={knot} />
         <ReasonList reasons={knot.reasons} />
+        <ColoursJudged />
         <ul className="text-note leading-snug text-soft">
           {advice.map(({ code, text }) => (
             <li key={code} className={code === 'no-knot-lands' ? 'text-outside' : ''}>

@@ -31,7 +31,10 @@ export function KnotRanking({ knots, chosen, units, colour, onChoose }: KnotRank
   const { store, values, state } = useAsked();
   const { search } = values.question;
   const onSearch = (changed: Partial<Search>) => store.set('question.search', { ...search, ...changed });
-  const pictureOf = useKnotPictures(colour);
+  const pictureOf = useKnotPictures(
+    colour,
+    knots.map(({ code }) => code),
+  );
   const families = useMemo(() => familiesOf(knots), [knots]);
   const line = { units, colour, pictureOf, chosen: chosen.moves, onChoose };
   return (
@@ -79,7 +82,7 @@ export function KnotRanking({ knots, chosen, units, colour, onChoose }: KnotRank
 interface LineProps {
   readonly units: LengthUnit;
   readonly colour: string;
-  readonly pictureOf: (moves: string) => KnotPicture | undefined;
+  readonly pictureOf: (code: string) => KnotPicture | undefined;
   readonly chosen: string;
   readonly onChoose: (moves: string) => void;
 }
@@ -134,7 +137,7 @@ function KnotLine({ knot, place, units, colour, pictureOf, chosen, onChoose, chi
           onClick={() => onChoose(knot.moves)}
         />
         <span className="figures text-right text-soft">{place}</span>
-        <KnotSilhouette word={knot.moves} shape={knot.shape} frame={frame} colour={colour} picture={pictureOf(knot.moves)} />
+        <KnotSilhouette word={knot.moves} shape={knot.shape} frame={frame} colour={colour} picture={pictureOf(knot.code)} />
         <span className="min-w-0 leading-tight">
           <span className="block text-lg leading-5 font-medium">{title}</span>
           <CollarShare fill={knot.collar.fill} />

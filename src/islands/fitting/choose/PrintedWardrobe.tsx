@@ -4,11 +4,16 @@ import { setIn } from '../../../core/start/reading.ts';
 import { formatLength, roughly } from '../../../core/units/length.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { Moves } from '../../ui/Moves.tsx';
+import { usePrinting } from '../../ui/usePrinting.ts';
 import { useKnotTitle } from '../../wire/useKnotTitles.ts';
 import { useTiesGiven } from './useTiesGiven.ts';
 
-/** A client's whole wardrobe on one card: each tie with the knots it does best, and their starts. Seen on paper only. */
+/** A client's whole wardrobe on one card: each tie with the knots it does best, and their starts. Worked out once it goes on paper. */
 export function PrintedWardrobe() {
+  return usePrinting() ? <WardrobeCard /> : null;
+}
+
+function WardrobeCard() {
   const { values, studio, frame, state, units } = useAsked();
   const titleOf = useKnotTitle();
   const listed = useTiesGiven();

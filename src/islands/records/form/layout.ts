@@ -41,7 +41,7 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
       keys: ['label', 'asOf', 'note'],
       hint: 'Ropewalk holds what was known on this day. The service’s current regulation decides.',
     },
-    { title: 'What it prescribes', keys: ['knot', 'dimple', 'aim', 'collarRule', 'lapelRule'] },
+    { title: 'What it prescribes', keys: ['knot', 'dimple', 'aim', 'patterns', 'jacketWorn', 'collarRule', 'lapelRule'] },
   ],
   clients: [
     { title: 'Contact', keys: ['name', 'nickname', 'note', 'phone', 'email', 'address'] },

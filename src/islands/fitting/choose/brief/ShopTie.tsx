@@ -4,14 +4,18 @@ import type { Tie } from '../../../../core/index.ts';
 import { type Measure, measures } from '../../../../core/measures/measures.ts';
 import { dressing } from '../../../../core/plan/habits.ts';
 import { setIn } from '../../../../core/start/reading.ts';
+import { fabricCodes, fabrics } from '../../../../core/tie/fabrics.ts';
+import { patternCodes, patterns } from '../../../../core/tie/patterns.ts';
 import { formatLength, type LengthUnit, roughly } from '../../../../core/units/length.ts';
 import { judgeTie } from '../../../../core/wardrobe/judgeTie.ts';
+import { DressCodeField } from '../../../atHand/DressCodeField.tsx';
 import { useAtHand } from '../../../atHand/useAtHand.ts';
 import { Link } from '../../../ui/Button.tsx';
 import { ColoursField } from '../../../ui/ColoursField.tsx';
 import { EntriesOf } from '../../../ui/EntriesOf.tsx';
 import { MeasureField } from '../../../ui/MeasureField.tsx';
 import { VerdictMark } from '../../../ui/ReasonList.tsx';
+import { SelectField } from '../../../ui/SelectField.tsx';
 import type { Dressed } from './clientsOutfits.ts';
 import type { useShopTie } from './useShopTie.ts';
 
@@ -49,8 +53,12 @@ export function ShopTie({ shopTie, name, clientId, dressed, units }: ShopTieProp
               />
             );
           })}
+          <SelectField name="fabric" label="Fabric" choices={fabricCodes.map((code) => [code, fabrics[code].label])} />
+          <SelectField name="pattern" label="Pattern" choices={patternCodes.map((code) => [code, patterns[code].label])} />
+          <MeasureField name="motifMm" measure={measures.motif.motifMm} units={units} />
           <ColoursField label="Colours" />
         </EntriesOf>
+        {!dressed.some(({ isForOccasion }) => isForOccasion) && <DressCodeField />}
         {tie && (
           <Link look="other" className="mt-3" href={boughtAddress(tie, cloth, clientId)}>
             Bought: add it to the wardrobe
@@ -68,9 +76,10 @@ export function ShopTie({ shopTie, name, clientId, dressed, units }: ShopTieProp
 
 /** A new tie's own form, with what was measured of it in the shop. */
 function boughtAddress(tie: Tie, { colours }: ColouredCloth, clientId: string | null): string {
-  const { fabric, pattern, lengthMm, bladeMm, thicknessMm, neckMm, tailMm } = tie;
+  const { fabric, pattern, lengthMm, bladeMm, thicknessMm, neckMm, tailMm, motifMm } = tie;
   const known = new URLSearchParams({ fabric, pattern, colours: colours.join(' '), ...(clientId && { clientId }) });
-  for (const [key, mm] of Object.entries({ lengthMm, bladeMm, thicknessMm, neckMm, tailMm })) known.set(key, String(mm));
+  const lengths = { lengthMm, bladeMm, thicknessMm, neckMm, tailMm, ...(typeof motifMm === 'number' && { motifMm }) };
+  for (const [key, mm] of Object.entries(lengths)) known.set(key, String(mm));
   return `/ties/new?${known}`;
 }
 

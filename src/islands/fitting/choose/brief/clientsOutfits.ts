@@ -10,6 +10,8 @@ export interface Dressed {
   readonly key: string;
   readonly title: string;
   readonly pieces: string;
+  /** An outfit of theirs is for an occasion; pieces put together here are for the one at hand. */
+  readonly isForOccasion: boolean;
   readonly outfit: Outfit;
 }
 
@@ -29,7 +31,10 @@ export function clientsOutfits(wardrobe: Wardrobe, atHand: AtHand, units: Length
   return dressed.flatMap(({ title, values }) => {
     const outfit = outfitAtHand(values, units, learnt);
     const pieces = `${values.shirt.label}; ${values.jacket?.label ?? 'no jacket'}`;
-    return outfit ? [{ key: `${values.outfit?.id} ${pieces}`, title: title ?? pieces, pieces: title ? pieces : '', outfit }] : [];
+    if (!outfit) return [];
+    const isForOccasion = title !== undefined;
+    const told = isForOccasion ? { title, pieces } : { title: pieces, pieces: '' };
+    return [{ key: `${values.outfit?.id} ${pieces}`, ...told, isForOccasion, outfit }];
   });
 }
 

@@ -3,18 +3,22 @@ import { checkTie } from '../../../../contract/planQuestion.ts';
 import type { ColouredCloth } from '../../../../core/colour/cloth.ts';
 import { supposeTie, type Tie } from '../../../../core/index.ts';
 import type { Fault } from '../../../../core/measures/faults.ts';
+import { fabricCodes } from '../../../../core/tie/fabrics.ts';
+import { patternCodes } from '../../../../core/tie/patterns.ts';
 import type { LengthUnit } from '../../../../core/units/length.ts';
 import { usualTie } from '../../../../core/usual.ts';
 import type { LengthEntry } from '../../../ui/entry.ts';
 import { createEntryStore, type EntryStore, useEntries } from '../../../ui/entryStore.ts';
 
-/** A tie in a shop, by its five numbers and its colours; what was not measured is estimated. */
+/** A tie in a shop, by its five numbers, its fabric and its colours; what was not measured is estimated. */
 export interface ShopTieEntries {
   readonly lengthMm: LengthEntry;
   readonly bladeMm: LengthEntry;
   readonly thicknessMm: LengthEntry;
   readonly neckMm: LengthEntry;
   readonly tailMm: LengthEntry;
+  /** Empty where it has no crest or single motif. */
+  readonly motifMm: LengthEntry;
   readonly fabric: Tie['fabric'];
   readonly pattern: Tie['pattern'];
   readonly colours: readonly string[];
@@ -25,6 +29,7 @@ const first: ShopTieEntries = {
   ...usualTie,
   neckMm: '',
   tailMm: '',
+  motifMm: '',
   fabric: 'woven-silk',
   pattern: 'solid',
   colours: [],
@@ -49,7 +54,12 @@ function keptShopTie(): ShopTieEntries | undefined {
     const kept: unknown = JSON.parse(sessionStorage.getItem(key) ?? 'null');
     if (typeof kept !== 'object' || kept === null) return undefined;
     const entries = { ...first, ...kept } as ShopTieEntries;
-    return Array.isArray(entries.colours) && entries.colours.every((colour) => typeof colour === 'string') ? entries : undefined;
+    const isSound =
+      fabricCodes.includes(entries.fabric) &&
+      patternCodes.includes(entries.pattern) &&
+      Array.isArray(entries.colours) &&
+      entries.colours.every((colour) => typeof colour === 'string');
+    return isSound ? entries : undefined;
   } catch {
     return undefined;
   }

@@ -6,6 +6,7 @@ import { completeRequest, type KnotPlan } from '../../../../core/index.ts';
 import { allowanceOf } from '../../../../core/plan/criteria/lapel.ts';
 import { type StateCode, setIn } from '../../../../core/start/reading.ts';
 import { formatLength, type LengthUnit, roughly } from '../../../../core/units/length.ts';
+import { coloursNotEntered } from '../../../../core/wardrobe/colourCriterion.ts';
 import { judgeTie, type Outfit, questionWith, type TieJudgement } from '../../../../core/wardrobe/judgeTie.ts';
 import { type Judged, knotsInWords } from '../../../../core/wardrobe/knotsInWords.ts';
 import { CollarCloseUp } from '../../../../drawing/wearer/CollarCloseUp.tsx';
@@ -28,6 +29,7 @@ export const TieJudged = memo(function TieJudged({ outfit, worn, tie, onUse }: T
   const { state, units, values } = useAsked();
   const judgement = useMemo(() => judgeTie(outfit, tie), [outfit, tie]);
   const knots = useMemo(() => knotsInWords(outfit, tie), [outfit, tie]);
+  const missing = coloursNotEntered(tie.colours, worn.shirt);
   return (
     <section
       aria-label="The tie with the outfit"
@@ -51,7 +53,7 @@ export const TieJudged = memo(function TieJudged({ outfit, worn, tie, onUse }: T
       </Pictures>
       <div className="md:col-start-2">
         <ReasonList reasons={judgement.reasons} />
-        {judgement.colours === null && <p className="text-note text-soft">Colour isn’t judged: {unknownColour(worn, tie)}.</p>}
+        {missing && <p className="text-note text-soft">Colour isn’t judged: {missing}.</p>}
         <Schools judgement={judgement} units={units} />
         <p className="text-note text-soft">
           {formatLength(tie.lengthMm, units)} long, {formatLength(tie.bladeMm, units)} wide,{' '}
@@ -66,11 +68,6 @@ export const TieJudged = memo(function TieJudged({ outfit, worn, tie, onUse }: T
 
 function bestInWords({ title, start }: KnotPlan, state: StateCode, units: LengthUnit): string {
   return `Best match: ${title}, ${start.set.end} tip at ${formatLength(roughly(setIn(start, state), units), units)}`;
-}
-
-function unknownColour({ shirt }: WornColours, { colours }: TieRecord): string {
-  if (shirt === null && colours.length === 0) return 'neither the shirt’s colour nor the tie’s is entered';
-  return shirt === null ? 'the shirt’s colour isn’t entered' : 'the tie’s colours aren’t entered';
 }
 
 interface PicturesProps {

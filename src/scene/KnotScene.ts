@@ -7,7 +7,7 @@ import { stripOf } from './cloth/strip.ts';
 import { laidUnder } from './cloth/underLeaves.ts';
 import { Viewer } from './Viewer.ts';
 import { collarOf, leafDepth } from './wearer/collar.ts';
-import { lapels, neckForm, type SceneJacket, shirtFront } from './wearer/torso.ts';
+import { lapels, neckForm, type SceneJacket, shirtFront, shirtYoke } from './wearer/torso.ts';
 
 /** What is worn with the knot; nothing but the knot is shown where it is left out. */
 export interface SceneDress {
@@ -52,7 +52,8 @@ export class KnotScene {
     tie.position.y = raisedMm;
     group.add(tie);
     if (dress) {
-      group.add(neckForm(), shirtFront(dress.shirtColour, dress.buttonsMm), collarOf(dress.collar, dress.shirtColour));
+      const { shirtColour } = dress;
+      group.add(neckForm(), shirtFront(shirtColour, dress.buttonsMm), shirtYoke(shirtColour), collarOf(dress.collar, shirtColour));
       if (dress.jacket) group.add(lapels(dress.jacket));
     }
     this.viewer.show(group);

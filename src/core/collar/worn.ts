@@ -25,6 +25,7 @@ export const napeUpMm = 13;
 /** The leaf rolls over the fold and stands out so far beside the neck, where its lower edge lies so far above the button. */
 const rollMm = 17;
 const edgeUpMm = 13;
+const smooth = 0.3;
 /** The lower edge hangs so much below the straight line. */
 const sagMm = 4;
 
@@ -35,12 +36,15 @@ export function collarWorn(collar: Collar, neckHalfMm: number): CollarWorn {
   const side: Place = [neckHalfMm + besideNeckMm, -foldUpMm];
   const outer: Place = [Math.max(neckHalfMm + rollMm, tip[0] + 6), -edgeUpMm];
   const beside: Place = [button[0] + neckHalfMm * 0.18, -6];
+  const climbs: Place = [neckHalfMm * 0.62, -24];
+  // Without a corner where both curves meet.
+  const leaves: Place = [beside[0] - (climbs[0] - beside[0]) * smooth, beside[1] - (climbs[1] - beside[1]) * smooth];
   return {
     button,
     tip,
     fold: [
-      [button, [button[0] + 3, -2], beside],
-      [beside, [neckHalfMm * 0.62, -24], [side[0] - 5, side[1] + 3], side],
+      [button, leaves, beside],
+      [beside, climbs, [side[0] - 5, side[1] + 3], side],
     ],
     edge: [tip, [(tip[0] + outer[0]) / 2, (tip[1] + outer[1]) / 2 + sagMm], outer],
     roll: [outer, [outer[0] + 2, outer[1] - 22], [side[0] + 8, side[1] - 4], side],

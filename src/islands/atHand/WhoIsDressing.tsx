@@ -23,11 +23,11 @@ export function WhoIsDressing() {
   }
   return (
     <label className="flex min-h-9 items-center gap-1.5">
-      <User aria-hidden className="size-4 text-soft" />
+      <User aria-hidden className="size-4 text-soft lg:max-xl:hidden" />
       <span className="sr-only">Who is dressing</span>
       <select
         title="Who is dressing"
-        className="h-9 w-40 border-b-2 lg:max-xl:w-26 border-set/40 bg-transparent text-set"
+        className="h-9 w-40 border-b-2 border-set/40 lg:max-xl:w-35 lg:max-xl:text-[0.9rem] bg-transparent text-set"
         value={studio.person?.id ?? ''}
         onChange={(event) => {
           keepCookie(personCookie, event.target.value);

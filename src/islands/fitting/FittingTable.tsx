@@ -154,11 +154,9 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
               <Tool label="Redo (Ctrl + Shift + Z)" onPress={redo}>
                 <Redo2 aria-hidden className="size-5" />
               </Tool>
-              <span className="lg:max-xl:hidden">
-                <Tool label="Print a card" onPress={() => print()}>
-                  <Printer aria-hidden className="size-5" />
-                </Tool>
-              </span>
+              <Tool label="Print a card" onPress={() => print()}>
+                <Printer aria-hidden className="size-5" />
+              </Tool>
               <Tool label="Any command (Ctrl + K)" onPress={() => setCommanding(true)}>
                 <Search aria-hidden className="size-5" />
               </Tool>

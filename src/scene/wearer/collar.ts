@@ -5,13 +5,14 @@ import { leafFallMm } from '../../core/collar/hides.ts';
 import { besideNeckMm, collarWorn, foldUpMm, napeUpMm } from '../../core/collar/worn.ts';
 import { placeAlong, placeOn } from '../../core/numeric/bezier.ts';
 import { type At, mix, sheetOf } from './sheet.ts';
+import { shirtAt } from './torso.ts';
 
 const axisZ = shirtZMm - neckRadiusMm;
 const foldRadius = neckRadiusMm + besideNeckMm;
-/** The points lie so far off the shirt. */
-const tipOffShirt = 5;
+/** The lower edge lies so far off the shirt. */
+const offShirt = 5;
 /** The leaf stands out between fold and edge, in front where it goes over the tie, and at the side where it rolls. */
-const standsOut = { front: 9, side: 4 } as const;
+const standsOut = { front: 14, side: 4 } as const;
 
 /**
  * The leaf on the right of the picture: `u` goes along its fold from the button over the side of the neck, half-way, to the nape,
@@ -31,12 +32,15 @@ function leafOf(collar: Collar): (u: number, v: number) => At {
     const atNape = foldUpMm + napeUpMm - leafFallMm;
     if (u > 0.5) return around(u, outerX, mix(-outerDown, atNape, 2 * u - 1));
     const [x, down] = placeOn(worn.edge, 2 * u);
-    return [x, -down, mix(shirtZMm + tipOffShirt, axisZ, (2 * u) ** 1.6)];
+    return [x, -down, mix(shirtAt(x, -down) + offShirt, axisZ, (2 * u) ** 6)];
   };
   return (u, v) => {
     const [a, b] = [fold(u), edge(u)];
-    const out = mix(standsOut.front, standsOut.side, Math.min(1, 2 * u)) * Math.sin(Math.PI * v ** 0.8);
-    return [mix(a[0], b[0], v) + out * Math.sin(Math.PI * u), mix(a[1], b[1], v), mix(a[2], b[2], v) + out * Math.cos(Math.PI * u)];
+    const toSide = Math.min(1, 2 * u);
+    const out = mix(standsOut.front, standsOut.side, toSide) * Math.sin(Math.PI * v ** 0.8);
+    // In front it stands out toward the eye only, so that from there it hides none of its own edge.
+    const aside = out * Math.sin(Math.PI * u) * toSide ** 3;
+    return [mix(a[0], b[0], v) + aside, mix(a[1], b[1], v), mix(a[2], b[2], v) + out * Math.cos(Math.PI * u)];
   };
 }
 

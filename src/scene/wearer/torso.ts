@@ -11,10 +11,17 @@ const formColour = '#cfc4b4';
 const bottomY = -230;
 const placketHalf = 16;
 const neckFootMm = -25;
+/** Above the button the chest goes back to the shoulders so much for its height. */
+const climb = 0.9;
 
 /** How far back the chest is beside its middle, mm. */
 function backAt(x: number): number {
   return (x * x) / 420;
+}
+
+/** How far forward the shirt lies at a place of the front, mm. */
+export function shirtAt(x: number, y: number): number {
+  return shirtZMm - 1 - backAt(x) - Math.max(0, y) * climb;
 }
 
 /** The neck of a dressing form, up to so far above the collar button: nobody's face is needed to judge a knot. */
@@ -31,7 +38,7 @@ export function neckForm(topMm = 125): Mesh {
 /** The shirt's front with its placket and buttons, the collar button at 0, 0. */
 export function shirtFront(colour: string, buttonsMm: readonly number[]): Group {
   const group = new Group();
-  const front = (x: number, y: number, off: number): At => [x, y, shirtZMm - 1 - backAt(x) - Math.max(0, y) * 0.9 + off];
+  const front = (x: number, y: number, off: number): At => [x, y, shirtAt(x, y) + off];
   group.add(
     sheetOf(colour, [48, 20], (u, v) => {
       const x = mix(-170, 170, u);
@@ -85,7 +92,7 @@ export function lapels({ colour, lapelKind, lapelMm, front }: SceneJacket): Grou
   const [topY, buttonY] = [front.top[1], front.button[1]];
   // The picture ends above the button that closes it.
   const shown = Math.min(1, (-bottomY - topY) / (buttonY - topY));
-  const off = (x: number, y: number, offMm: number) => shirtZMm + offMm - backAt(x) * 0.9 - Math.max(0, y - 4) * 1.25;
+  const off = (x: number, y: number, offMm: number) => shirtAt(x, y) + offMm;
   const lapel = lapelOf(lines, shown);
   for (const side of [1, -1] as const) {
     const lapelSheet = sheetOf(colour, [14, 48], (u, v) => {

@@ -19,6 +19,8 @@ export interface ShellOptions {
   readonly measured?: RequestHandler | undefined;
   /** Tells open pages what changes. */
   readonly changes?: RequestHandler;
+  /** Aborted once no more requests should be sent here. */
+  readonly closing?: AbortSignal;
 }
 
 /** Pages bring a policy of their own, with the hashes of their few scripts. */
@@ -34,7 +36,7 @@ const policy = {
 };
 
 /** What stands in front of the pages: who may ask and how often, safe headers, compressed answers, files. */
-export function shellFor({ handler, filesIn, hosts, mostAMinute, measured, changes }: ShellOptions): Express {
+export function shellFor({ handler, filesIn, hosts, mostAMinute, measured, changes, closing }: ShellOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('etag', false);
@@ -58,6 +60,14 @@ export function shellFor({ handler, filesIn, hosts, mostAMinute, measured, chang
       },
     }),
   );
+  // Whoever watches over it asks often; neither question waits for the pages.
+  app.get('/api/alive', (_request, response) => {
+    response.json({ app: 'ropewalk', status: 'ok' });
+  });
+  app.get('/api/health', (_request, response, next) => {
+    if (closing?.aborted) response.status(503).json({ app: 'ropewalk', status: 'stopping', records: 'ok' });
+    else next();
+  });
   app.use(
     rateLimit({
       windowMs: 60_000,

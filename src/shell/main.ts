@@ -43,6 +43,7 @@ const server = createServer(
     mostAMinute: Number(process.env['ROPEWALK_MOST_A_MINUTE'] ?? usualMostAMinute),
     measured: metricsPort ? measured : undefined,
     changes: answerChanges(changes, closing.signal),
+    closing: closing.signal,
   }),
 );
 
@@ -56,8 +57,8 @@ process.channel?.unref();
 await Promise.race((['SIGTERM', 'SIGINT', 'disconnect'] as const).map((signal) => once(process, signal)));
 // What is being answered is answered to its end; nothing new is taken.
 const closed = once(server, 'close');
-server.close();
 closing.abort();
+server.close();
 changes.close();
 metrics?.close();
 server.closeIdleConnections();

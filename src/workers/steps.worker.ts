@@ -12,7 +12,7 @@ const stepsWorker = {
 
   /** The knot being drawn up, as bytes a frame; none where no attempt came out clean. */
   drawUp(request: TyingRequest, onProgress: (share: number) => void): Uint8Array[] {
-    return drawingUp(request, { onProgress }).map(packCloth);
+    return drawingUp(request, { onProgress }).map((frame) => packCloth(frame));
   },
 };
 

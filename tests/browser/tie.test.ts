@@ -176,6 +176,47 @@ test('a run against the clock is kept for its learner and told in the roster', a
   await page.one('//figure[contains(@aria-label, "Seconds a run")]//*[name()="svg"]');
 });
 
+test('a class goes through it on one clock, and what each did is kept for each', async () => {
+  const { page, app } = screen;
+  await tie('Lo Ri Co T');
+  await openSheet('Practice');
+  await (await page.one('//label[contains(., "Learner")]//option[.="Pilot cadets"]')).click();
+  await shows(/Wren Saltmarsh|Odo Fenwright/);
+  await shows(/never alone with a tied tie/);
+  await (await page.one('//button[.="Start the clock"]')).click();
+  for (let i = 1; i <= 3; i++) {
+    await (await page.one('//button[.="Next"]')).click();
+    if (i < 3) await page.waitFor(async () => (await at()) === i, `not at step ${i}`);
+  }
+  await (await page.one('//fieldset[legend="Wren Saltmarsh"]//label[contains(., "Without a slip")]/input')).click();
+  await (await page.one('//fieldset[legend="Wren Saltmarsh"]//label[contains(., "went wrong")]/input')).sendKeys('Let go of the crossing.');
+  await (await page.one('//button[.="Keep for all 2"]')).click();
+  await shows(/Kept\./);
+  const { rehearsals } = (await (await fetch(`${app.address}/api/practice`)).json()) as Practice;
+  const today = rehearsals.filter(({ knot, seconds }) => knot === 'Lo Ri Co T' && seconds.length === 3).slice(-2);
+  assert.deepEqual(today.map(({ clean }) => clean).toSorted(), [false, true]);
+  assert.equal(today.find(({ clean }) => !clean)?.wrong, 'Let go of the crossing.');
+  assert.deepEqual(today[0]?.seconds, today[1]?.seconds, 'one clock');
+});
+
+test('a knot that pulls open is shown with its standing end drawn out, by hand, and tied again when a step is pressed', async () => {
+  const { page, driver } = screen;
+  await tie('Li Ro Li Co T');
+  await openSheet('Untie');
+  const range = await page.one('//label[contains(., "Draw the tail out")]/input');
+  const before = await pictured();
+  await range.sendKeys(Key.END);
+  await shows('The tail is out: the turns fall open.');
+  await page.waitFor(async () => (await pictured()) !== before, 'the picture stood still');
+  const out = await pictured();
+  await (await page.one('(//ol[contains(@class, "list-decimal")]//button)[1]')).click();
+  await page.waitFor(async () => (await pictured()) !== out, 'the tail stays out');
+  await tie('Lo Ri Co T');
+  await openSheet('Untie');
+  await page.one('//ol[contains(@class, "list-decimal")]');
+  assert.equal((await driver.findElements(By.xpath('//label[contains(., "Draw the")]'))).length, 0, 'this one does not pull open');
+});
+
 test('hands busy: in large, from a tap anywhere, by itself, and told by a voice that writes where there is none', async () => {
   const { page, driver } = screen;
   await tie('Li Ro Li Co T');

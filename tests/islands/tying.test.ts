@@ -133,6 +133,23 @@ test('going back in a run times no step twice; a run that is stopped leaves noth
   assert.notEqual(result.current.run.id, id, 'another run is another record');
 });
 
+test('in a class at one pace the steps that follow by themselves are timed as those of a hand are', () => {
+  mock.timers.enable({ apis: ['setTimeout', 'setInterval'] });
+  try {
+    const result = rehearse();
+    act(() => {
+      result.current.run.begin();
+      result.current.tying.setByItself(true);
+    });
+    for (let i = 0; i < 4; i++) act(() => mock.timers.tick(6001));
+    assert.deepEqual([result.current.run.state, result.current.run.seconds.length, result.current.tying.at], ['done', 4, 4]);
+    act(() => mock.timers.tick(6001));
+    assert.equal(result.current.run.seconds.length, 4, 'the finish is not timed with the moves');
+  } finally {
+    mock.timers.reset();
+  }
+});
+
 test('repeated, each step is shown three times before the next', () => {
   const result = rehearse();
   act(() => result.current.run.setRepeats(3));

@@ -49,6 +49,6 @@ export function untyingOf(knot: Knot, seat: Seat, blade: 'left' | 'right'): Unty
 /** The gentle way for knots that pull open; `null` for all others. */
 export function pullsOpen(knot: Knot): string | null {
   return knotProperties(knot).selfReleasing
-    ? 'This knot pulls open: slide it down, loosen it with a finger, then take the tail up and out slowly. Stop where it catches.'
+    ? `This knot pulls open: slide it down, loosen it with a finger, then take the ${endsOf(knot).stands} up and out slowly. Stop where it catches.`
     : null;
 }

@@ -29,14 +29,19 @@ export function seenOf({ columns, position, active, standing }: ClothMesh): Seen
   return { columns, active: seen(active), standing: seen(standing) };
 }
 
-const stepMm = 0.1;
-const version = 1;
+/** How finely positions are kept, by the number that says so in the first byte, mm; lengths are kept ten times finer. */
+const fineness = { 1: 0.1, 2: 0.2 } as const;
+type Fineness = keyof typeof fineness;
+
+/** For a knot that is looked at closely, and for one of the many frames of a movement. */
+export const kept: Readonly<Record<'knot' | 'frame', Fineness>> = { knot: 1, frame: 2 };
 
 /**
- * A mesh in few bytes: positions to a tenth of a millimetre, kept as second differences along each column,
+ * A mesh in few bytes: positions to a tenth or two of a millimetre, kept as second differences along each column,
  * high and low bytes apart, so that they pack well.
  */
-export function packCloth({ columns, active, standing }: SeenCloth): Uint8Array {
+export function packCloth({ columns, active, standing }: SeenCloth, finely: Fineness = kept.knot): Uint8Array {
+  const stepMm = fineness[finely];
   const numbers: number[] = [];
   for (const { rows, position, rest } of [active, standing]) {
     for (let at = 0; at < 3 * columns; at++) {
@@ -56,7 +61,7 @@ export function packCloth({ columns, active, standing }: SeenCloth): Uint8Array 
       before = value;
     }
   }
-  const head = [version, columns, active.rows >> 8, active.rows & 255, standing.rows >> 8, standing.rows & 255];
+  const head = [finely, columns, active.rows >> 8, active.rows & 255, standing.rows >> 8, standing.rows & 255];
   const partOf = [active, standing].flatMap((strand) => strand.parts.map((part) => parts.indexOf(part)));
   const low = numbers.map((value) => zigzag(value) & 255);
   const high = numbers.map((value) => zigzag(value) >> 8);
@@ -70,7 +75,10 @@ export function unpackCloth(bytes: Uint8Array): SeenCloth {
   const rows = [at(2) * 256 + at(3), at(4) * 256 + at(5)] as const;
   const count = rows.reduce((sum, each) => sum + each * 3 * columns + each - 1, 0);
   const from = 6 + rows[0] + rows[1];
-  if (at(0) !== version || bytes.length !== from + 2 * count) throw new Error('These bytes are no knot tied in cloth.');
+  const finely = at(0);
+  if ((finely !== kept.knot && finely !== kept.frame) || bytes.length !== from + 2 * count)
+    throw new Error('These bytes are no knot tied in cloth.');
+  const stepMm = fineness[finely];
   let place = 0;
   const next = () => {
     const value = at(from + place) * 256 + at(from + count + place);

@@ -1,4 +1,4 @@
-import { packCloth, type SeenCloth, unpackCloth } from '../mesh/compact.ts';
+import { kept, packCloth, type SeenCloth, unpackCloth } from '../mesh/compact.ts';
 
 /** Between two moves so many frames are settled, less one: what lies between those is mixed. */
 export const framesAMove = 4;
@@ -20,7 +20,7 @@ const version = 1;
 
 /** A whole sequence as bytes: how many frames are of each kind, and each with its length before it. */
 export function packSequence({ moving, finished, drawn }: TyingSequence): Uint8Array {
-  const all = [...moving, ...(finished ? [finished] : []), ...drawn].flatMap((frame) => (frame ? [packCloth(frame)] : []));
+  const all = [...moving, ...(finished ? [finished] : []), ...drawn].flatMap((frame) => (frame ? [packCloth(frame, kept.frame)] : []));
   const size = all.reduce((sum, { length }) => sum + 4 + length, 4);
   const bytes = new Uint8Array(size);
   const view = new DataView(bytes.buffer);

@@ -54,21 +54,22 @@ const seatChoices = seatCodes.map((key) => ({ key, label: seats[key].label }));
 const paceChoices = (Object.keys(paces) as PaceCode[]).map((key) => ({ key, label: paces[key].label }));
 
 /** Both hands are at the crossing: the tie as it should lie now, large, and one sentence; gone through without a mouse. */
-export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
-  const { plan, request } = drawn;
+export function TieStage({ drawn: drawing }: { readonly drawn: DrawnFitting }) {
+  const { plan, request } = drawing;
   const { values, frame: spelled, units, state, stale } = useAsked();
   const { prefer } = usePreferences();
   const titleOf = useKnotTitle();
-  const guide = useGuide(drawn);
+  const guide = useGuide(drawing);
   const { knot, seat, blade, steps } = guide;
   const tying = useTying(plan.moves, steps.length);
-  const now = useTieNow(drawn, guide, tying.shownAt);
   const rehearsing = useRehearsing(tying, knot.moves.length, steps.length);
   const [turn, setTurn] = useState(0);
   const [near, setNear] = useState(usualNear);
   const [sheet, setSheet] = useState<SheetCode>('step');
   const [isLarge, setLarge] = useState(false);
   const [isChild, setChild] = useState(false);
+  const [drawn, setDrawn] = useState<number | null>(null);
+  const now = useTieNow(drawing, guide, tying.shownAt, sheet === 'untie' ? drawn : null);
   const step = steps[tying.at] as GuideStep;
   const { speaks, setSpeaks, written } = useSpeaking(
     [saysIn(step), step.kind === 'move' ? step.told.mind : null].filter(Boolean).join(' '),
@@ -118,7 +119,7 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
         tie={request.tie}
         way={guide.way}
         onWay={guide.setWay}
-        pinch={tying.at === knot.moves.length ? pinchSeen(drawn) : null}
+        pinch={tying.at === knot.moves.length ? pinchSeen(drawing) : null}
         start={start}
       />
     ),
@@ -133,7 +134,7 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
         }}
       />
     ),
-    untie: () => <Untying {...{ knot, seat, blade, plan, request }} onShow={tying.go} />,
+    untie: () => <Untying {...{ knot, seat, blade, plan, request, drawn }} onShow={tying.go} onDrawn={setDrawn} />,
     practice: () => (
       <Practice
         moves={plan.moves}
@@ -141,7 +142,7 @@ export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
         steps={steps}
         rehearsing={rehearsing}
         onClass={() => {
-          tying.go(0);
+          rehearsing.begin();
           tying.setByItself(true);
           setLarge(true);
         }}

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { type Clock, startClock, stepDone } from '../../../core/practice/clock.ts';
 import type { PracticePart } from '../../../core/practice/parts.ts';
 import type { Tying } from './useTying.ts';
@@ -37,6 +37,15 @@ export function useRehearsing(tying: Tying, moves: number, steps: number): Rehea
     const tick = setInterval(() => setNowMs(performance.now()), 500);
     return () => clearInterval(tick);
   }, [state]);
+  // What goes on by itself ends a step as a hand does.
+  const { at, isByItself } = tying;
+  const shownBefore = useRef(at);
+  useEffect(() => {
+    const from = shownBefore.current;
+    shownBefore.current = at;
+    if (!isByItself || at !== from + 1) return;
+    setClock((now) => (now && now.seconds.length < count ? { ...now, ...stepDone(now, from, performance.now()) } : now));
+  }, [at, isByItself, count]);
   return {
     state,
     id: clock?.id ?? '',

@@ -1,5 +1,6 @@
 import { useMemo, useRef } from 'react';
 import type { SeenCloth } from '../../../core/cloth/mesh/compact.ts';
+import { drawnOut } from '../../../core/cloth/steps/drawnOut.ts';
 import { frameAt, momentBetween } from '../../../core/cloth/steps/moment.ts';
 import { napeOf } from '../../../core/cloth/steps/nape.ts';
 import type { TyingSequence } from '../../../core/cloth/steps/sequence.ts';
@@ -29,7 +30,13 @@ export interface TieNow {
   readonly sequences: readonly (TyingSequence | null | undefined)[];
 }
 
-export function useTieNow({ plan, request, colours }: DrawnFitting, { knot, steps, blade }: Guide, shownAt: number): TieNow {
+/** `shownAt` is a place between the steps; where the standing end is `drawn` out instead, by a share, the loosened knot is shown. */
+export function useTieNow(
+  { plan, request, colours }: DrawnFitting,
+  { knot, steps, blade }: Guide,
+  shownAt: number,
+  drawn: number | null,
+): TieNow {
   const { client } = useAsked();
   const asked = useMemo(() => tyingOf(plan, request, dimpleOf(client)), [plan, request, client]);
   const { own, usual, live, stop, again } = useTyingFrames(asked);
@@ -59,9 +66,14 @@ export function useTieNow({ plan, request, colours }: DrawnFitting, { knot, step
   // While a frame is still on its way the one before stays.
   const last = useRef(shown);
   if (shown) last.current = shown;
+  const loosened = useMemo(() => {
+    const tucked =
+      drawn === null ? undefined : (frameAt(own, { of: 'finished' }) ?? (usual ? frameAt(usual, { of: 'finished' }) : undefined));
+    return tucked && drawn !== null ? drawnOut(tucked, drawn) : undefined;
+  }, [own, usual, drawn]);
   return {
-    frame: shown ?? last.current,
-    collar: (shownAt - low < 0.5 ? from : to).shows.collar,
+    frame: loosened ?? shown ?? last.current,
+    collar: loosened ? 'raised' : (shownAt - low < 0.5 ? from : to).shows.collar,
     dress,
     live,
     told: tellLive(live, own.moving.length > 0, usual !== undefined && usual !== null),

@@ -1,0 +1,53 @@
+import assert from 'node:assert/strict';
+import { once } from 'node:events';
+import { createServer } from 'node:http';
+import { after, before, test } from 'node:test';
+import { shellFor } from '../../src/shell/app.ts';
+import { type App, startApp } from '../support/app.ts';
+
+let app: App;
+before(async () => {
+  app = await startApp();
+});
+after(() => app.stop());
+
+test('without its records it is alive, so nobody need start it again, and not healthy, so requests go elsewhere', async () => {
+  const status = async (what: string) => (await fetch(`${app.address}/api/${what}`)).status;
+  assert.deepEqual([await status('alive'), await status('health')], [200, 200]);
+  app.gate.shut();
+  try {
+    assert.deepEqual([await status('alive'), await status('health')], [200, 503]);
+  } finally {
+    app.gate.open();
+  }
+});
+
+test('while it is stopping it says so on the lines that are still open', async () => {
+  const closing = new AbortController();
+  const server = createServer(
+    shellFor({
+      handler: (_request, response) => void response.json({ app: 'ropewalk', status: 'ok', records: 'ok' }),
+      filesIn: import.meta.dirname,
+      hosts: ['127.0.0.1'],
+      mostAMinute: 100,
+      closing: closing.signal,
+    }),
+  );
+  server.listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  const bound = server.address();
+  const address = `http://127.0.0.1:${typeof bound === 'object' ? bound?.port : 0}`;
+  const health = async () => {
+    const answer = await fetch(`${address}/api/health`);
+    return [answer.status, ((await answer.json()) as { status: string }).status];
+  };
+  try {
+    assert.deepEqual(await health(), [200, 'ok']);
+    closing.abort();
+    assert.deepEqual(await health(), [503, 'stopping']);
+    assert.equal((await fetch(`${address}/api/alive`)).status, 200);
+  } finally {
+    server.closeAllConnections();
+    server.close();
+  }
+});

@@ -247,7 +247,7 @@ test('an outfit that falls under a dress regulation brings its knot and aim, tol
   );
   await shows(/The service’s current regulation decides/);
   await page.reads(() => page.chosenKnot(), 'Four-in-hand');
-  await page.choose('Shirt', 'white semi-spread');
+  await page.choose('Shirt', 'White semi-spread shirt');
   await page.waitFor(async () => (await address()).searchParams.has('regulation'), 'the occasion ends with the shirt');
   await screen.driver.navigate().refresh();
   await shows(/The service’s current regulation decides/);

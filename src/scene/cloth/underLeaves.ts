@@ -1,11 +1,11 @@
 import type { SeenCloth, SeenStrand } from '../../core/cloth/mesh/compact.ts';
-import { frontEdges, frontOf } from '../../core/seen/front.ts';
+import { frontOf } from '../../core/seen/front.ts';
 
-/** The knot was drawn up in another collar: from so far below its upper edge on, what it has at its sides lies under these leaves, mm. */
-const fromBelowEdgeMm = 12;
-const clearMm = 2;
-/** A band that stands out of a leaf by less than this slips under its edge; by more, it lies over it, mm. */
-const slipsUnderMm = 8;
+const clearMm = 3;
+/** Beside a leaf's front edge cloth comes out from under it by and by: over so many steps of so much, by so much more a step, mm. */
+const edgeSteps = 7;
+const edgeStepMm = 2;
+const risesMm = 3;
 
 type Leaf = (x: number, y: number) => number | undefined;
 
@@ -14,7 +14,6 @@ type Leaf = (x: number, y: number) => number | undefined;
  * place of the front, with the button at 0, 0; the knot's own places lie `raisedMm` lower than those.
  */
 export function laidUnder(cloth: SeenCloth, leaf: Leaf, raisedMm: number): SeenCloth {
-  const from = frontEdges(cloth).top - fromBelowEdgeMm;
   const isLedAway = frontOf(cloth) === 'turn';
   const active = isLedAway ? endedUnder(cloth.active, cloth.columns, leaf, raisedMm) : cloth.active;
   const laid = (strand: SeenStrand, hangsInFront: boolean): SeenStrand => {
@@ -23,14 +22,22 @@ export function laidUnder(cloth: SeenCloth, leaf: Leaf, raisedMm: number): SeenC
       const part = strand.parts[Math.floor(v / cloth.columns)] ?? 'arm';
       if (part === 'tuck' || (part === 'hang' && hangsInFront)) continue;
       const [x, y, z] = [position[3 * v] ?? 0, position[3 * v + 1] ?? 0, position[3 * v + 2] ?? 0];
-      if (y < from && part !== 'band') continue;
-      const depth = leaf(x, y + raisedMm);
-      if (depth === undefined || (part === 'band' && z > depth + slipsUnderMm)) continue;
-      if (z > depth - clearMm) position[3 * v + 2] = depth - clearMm;
+      const most = mostForward(leaf, x, y + raisedMm);
+      if (z > most) position[3 * v + 2] = most;
     }
     return { ...strand, position };
   };
   return { ...cloth, active: laid(active, !isLedAway), standing: laid(cloth.standing, true) };
+}
+
+/** How far forward cloth can lie at a place: under a leaf, or rising from under its edge; anywhere else as far as it likes. */
+function mostForward(leaf: Leaf, x: number, y: number): number {
+  const side = x < 0 ? -1 : 1;
+  for (let step = 0; step <= edgeSteps; step++) {
+    const depth = leaf(x + side * step * edgeStepMm, y);
+    if (depth !== undefined) return depth - clearMm + step * risesMm;
+  }
+  return Number.POSITIVE_INFINITY;
 }
 
 /** An end that is led away under the collar ends where it would come out of it above: there a hand folds it in. */

@@ -165,9 +165,16 @@ async function wearing(page: FittingScreen, client: string): Promise<void> {
   await smallPicturesCome(page);
 }
 
-/** Waits until the first of the ranked knots has its picture instead of its outline. */
+const restMs = 1500;
+
+/** Waits until the first of the ranked knots has its picture instead of its outline, and no other one takes its place. */
 async function smallPicturesCome(page: FittingScreen): Promise<void> {
-  await page.one('//*[@data-rank="1"]//*[local-name()="image"]');
+  const href = async () => (await page.one('//*[@data-rank="1"]//*[local-name()="image"]')).getAttribute('href');
+  await page.waitFor(async () => {
+    const before = await href();
+    await new Promise((resolve) => setTimeout(resolve, restMs));
+    return (await href()) === before;
+  }, 'the small pictures change all the time');
 }
 
 const mostTyingMs = 180_000;

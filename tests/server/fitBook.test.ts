@@ -13,6 +13,7 @@ import { clientsHand } from '../../src/core/fitbook/tying.ts';
 import { completeRequest } from '../../src/core/index.ts';
 import { planKnot } from '../../src/core/plan/plan.ts';
 import { attemptOf } from '../../src/core/start/attempts.ts';
+import { inTransaction, type Queryable } from '../../src/server/database.ts';
 import { type App, startApp } from '../support/app.ts';
 import { requestsTo } from '../support/requests.ts';
 import { question } from '../support/ties.ts';
@@ -87,6 +88,25 @@ test('corrected, it is learnt anew and was is kept; taken out it teaches nothing
   const [latest] = await get<TyingBefore[]>(`/api/tyings/${record.id}/history`);
   assert.equal(latest?.deleted, true);
   assert.equal((await send(`/api/tyings/${randomUUID()}/delete`, 'POST', {})).status, 404);
+});
+
+test('whatever a transaction writes, the book’s version counts it once, and not at all where it is taken back', async () => {
+  const version = async () => Number((await app.sql<{ version: string }[]>`select version from book_versions`)[0]?.version);
+  const remeasure = (sql: Queryable) => sql`update client_measures set mm = mm + 0 where measure = 'neckMm'`;
+  const before = await version();
+  await inTransaction(app.sql, async (sql) => {
+    const { count } = await remeasure(sql);
+    assert.ok(count > 3, 'many rows');
+    await remeasure(sql);
+  });
+  assert.equal(await version(), before + 1);
+  await remeasure(app.sql);
+  assert.equal(await version(), before + 2);
+  await inTransaction(app.sql, async (sql) => {
+    await remeasure(sql);
+    throw new Error('taken back');
+  }).catch(() => undefined);
+  assert.equal(await version(), before + 2);
 });
 
 test('nonsense that was confirmed is kept, told among what hardly counts, and moves nothing far', async () => {

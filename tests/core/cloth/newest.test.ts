@@ -8,12 +8,12 @@ import type { SeenCloth } from '../../../src/core/cloth/mesh/compact.ts';
 import { framesAMove, unpackSequence } from '../../../src/core/cloth/steps/sequence.ts';
 import { knotOfCode } from '../../../src/core/knot/code.ts';
 import { passesOf } from '../../../src/core/knot/passes.ts';
-import { project } from '../../../src/core/seen/picture.ts';
+import { type PictureRequest, project } from '../../../src/core/seen/picture.ts';
 import { coverFace, emptyDepth } from '../../../src/core/seen/raster.ts';
 import { smoothSurface } from '../../../src/core/seen/surface.ts';
 
 const size = 200;
-const asSeen = {
+const asSeen: PictureRequest = {
   widthPx: size,
   heightPx: size,
   pxPerMm: 0.6,
@@ -26,7 +26,7 @@ const asSeen = {
   ],
   weave: () => 0,
   sheen: 0,
-} as const;
+};
 const finer = 2;
 
 /** Of all the pixels that some rows of the working strand would cover, the share in which nothing lies before them. */

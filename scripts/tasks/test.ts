@@ -25,6 +25,9 @@ const batchesACore = 4;
 /** Files are tested side by side, one a core; so many more where they wait now and then, for a browser or for a server that starts and ends. */
 const waiting: Partial<Readonly<Record<Stage, number>>> = { server: 4, browser: 1 };
 
+/** The demo studio as tests copy it. */
+const demoDatabase = 'demo';
+
 /** TypeScript as it is, and the same cases drawn every time. */
 const asTests = ['--import', 'tsx', '--import', './tests/support/seed.ts'];
 
@@ -55,8 +58,6 @@ await runTask(async () => {
   }
   console.log(`\n${[...took].map(([what, seconds]) => `${what} ${seconds.toFixed(0)} s`).join(', ')}.`);
 });
-
-const demoDatabase = 'demo';
 
 /** Where the tests find the server, and on it the demo studio laid out once for all of them to copy. */
 async function recordsOf(cluster: Cluster): Promise<NodeJS.ProcessEnv> {

@@ -206,7 +206,7 @@ test('a knot that pulls open is shown with its standing end drawn out, by hand, 
   const range = await page.one('//label[contains(., "Draw the tail out")]/input');
   const before = await pictured();
   await range.sendKeys(Key.END);
-  await shows('The tail is out: the turns fall open.');
+  await shows('The tail is out: the turns come loose.');
   await page.waitFor(async () => (await pictured()) !== before, 'the picture stood still');
   const out = await pictured();
   await (await page.one('(//ol[contains(@class, "list-decimal")]//button)[1]')).click();

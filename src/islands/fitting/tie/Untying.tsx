@@ -23,7 +23,7 @@ interface UntyingProps {
 /** What the picture shows of a knot whose standing end is drawn out so far. */
 function drawnInWords(share: number, end: string): string {
   if (share === 0) return `Loosened; the ${end} still goes through.`;
-  return share < 1 ? `The ${end} is drawn up, slowly.` : `The ${end} is out: the turns fall open.`;
+  return share < 1 ? `The ${end} is drawn up, slowly.` : `The ${end} is out: the turns come loose.`;
 }
 
 /** The knot untied without harm to the tie. */

@@ -6,7 +6,7 @@ import type { Criterion } from './criterion.ts';
 const manyMoves = 8;
 
 /** Fabric no thicker than this takes any number of moves, and a knot of no more than so many any fabric. */
-const thinMm = 3;
+const thinMm = 3.2;
 const fewMoves = 4;
 /** What each move beyond, in each millimetre of fabric beyond, takes from a knot. A prior: it keeps thicker fabric from asking for more moves. */
 const costOfMoveMm = 0.15;

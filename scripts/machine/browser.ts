@@ -10,11 +10,8 @@ export interface Browser {
   readonly quit: () => Promise<void>;
 }
 
-/**
- * A headless browser with a profile of its own, gone when it quits. `pixels` is how many it draws to one of the page's each
- * way: where nobody looks at its pictures, fewer are drawn sooner, and words and places are the same.
- */
-export async function openBrowser({ width = 1280, height = 800, pixels = 1 } = {}): Promise<Browser> {
+/** A headless browser with a profile of its own, gone when it quits. */
+export async function openBrowser({ width = 1280, height = 800 } = {}): Promise<Browser> {
   ensureBrowser();
   const profile = mkdtempSync(join(tmpdir(), 'ropewalk-browser-'));
   const options = new chrome.Options();
@@ -33,7 +30,6 @@ export async function openBrowser({ width = 1280, height = 800, pixels = 1 } = {
     '--disable-sync',
     '--hide-scrollbars',
     `--window-size=${width},${height}`,
-    `--force-device-scale-factor=${pixels}`,
     `--user-data-dir=${profile}`,
   );
   const driver = await new Builder()

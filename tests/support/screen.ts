@@ -20,7 +20,7 @@ export function openScreen(prepare?: (app: App) => Promise<unknown>, as: { reado
   before(async () => {
     screen.app = await startApp(as);
     await prepare?.(screen.app);
-    browser = await openBrowser({ pixels: 0.5 });
+    browser = await openBrowser();
     screen.driver = browser.driver;
     screen.page = fittingPageOf(browser.driver, screen.app.address);
     screen.forget = async () => {

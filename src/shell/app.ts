@@ -65,7 +65,7 @@ export function shellFor({ handler, filesIn, hosts, mostAMinute, measured, chang
     response.json({ app: 'ropewalk', status: 'ok' });
   });
   app.get('/api/health', (_request, response, next) => {
-    if (closing?.aborted) response.status(503).json({ app: 'ropewalk', status: 'stopping', records: 'ok' });
+    if (closing?.aborted) response.status(503).json({ app: 'ropewalk', status: 'stopping', records: 'not asked' });
     else next();
   });
   app.use(

@@ -69,6 +69,19 @@ test('judging can be stopped, and begun again', async () => {
   await judged();
 });
 
+test('given the outfit, of the ties only those in sight are drawn, each with its knots, and the last is reached', async () => {
+  const { page, driver } = screen;
+  await (await page.one('//label[normalize-space()="the outfit"]')).click();
+  await page.reads(() => page.body(), new RegExp(`${manyTies + 5} ties, best first`));
+  const ties = () => driver.findElements(By.css('[data-tie]'));
+  await page.waitFor(async () => (await ties()).length > 3, 'none is drawn');
+  assert.ok((await ties()).length < 40, `${(await ties()).length} ties drawn`);
+  await driver.executeScript(
+    `const list = document.querySelector('ul[aria-label="Ties, best first"]'); list.parentElement.scrollTop = list.scrollHeight;`,
+  );
+  await page.one(`//li[@data-tie and @aria-posinset="${manyTies + 5}"]`);
+});
+
 test('a tie is taken to the fitting with the outfit', async () => {
   const { page } = screen;
   await toTheTies();

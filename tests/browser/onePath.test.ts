@@ -238,6 +238,21 @@ test('another tie stands beside the one at hand, survives a reload, is told apar
   await shows(new RegExp(taken.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')));
 });
 
+test('a stage that is pressed right after a change leaves that change in the address that is gone back to', async () => {
+  const { driver } = screen;
+  await screen.startAfresh('Tobiah');
+  // Both within one moment, before the address was written.
+  await driver.executeScript(`
+    document.querySelector('[role=slider][aria-label="Collar button to belt"]').dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true }));
+    setTimeout(() => document.querySelectorAll('nav[aria-label="Stages of the fitting"] button')[1].click());`);
+  await says('stage', 'set');
+  const changed = (await address()).searchParams.get('client.frontDropMm');
+  assert.ok(changed);
+  await driver.navigate().back();
+  await says('stage', null);
+  assert.equal((await address()).searchParams.get('client.frontDropMm'), changed);
+});
+
 test('an outfit that falls under a dress regulation brings its knot and aim, told with their day', async () => {
   const { page } = screen;
   await page.open();

@@ -7,7 +7,16 @@ import { unworn } from '../../src/core/care/standing.ts';
 import { nothingLearnt } from '../../src/core/fitbook/here.ts';
 import { addressOf, clientAsked, readAddress } from '../../src/islands/atHand/address.ts';
 import { besideOf } from '../../src/islands/atHand/beside.ts';
-import { type AtHand, freshAtHand, withAim, withJacket, withShirt, withTie } from '../../src/islands/atHand/values.ts';
+import {
+  type AtHand,
+  freshAtHand,
+  ownWaysOf,
+  withAim,
+  withJacket,
+  withRegulation,
+  withShirt,
+  withTie,
+} from '../../src/islands/atHand/values.ts';
 import { withValueAt } from '../../src/islands/ui/paths.ts';
 import { emptyWardrobe, studio } from '../support/wardrobe.ts';
 
@@ -60,6 +69,39 @@ test('a colleague who opens the address sees the same: pieces, aim, knot, note, 
   const typed = { ...measured, question: withValueAt(measured.question, 'tie.lengthMm', 'about 147') };
   const buttoned = { ...typed, question: withValueAt(typed.question, 'shirt.buttonsMm', [65, 150]) };
   for (const each of [measured, typed, buttoned]) same(opened(each), each);
+});
+
+test('a dress regulation that outlives its outfit is in the address, and so is one that was taken off', () => {
+  const regulation = {
+    ...kinds.regulations.fresh,
+    version: 1,
+    archived: false,
+    id: 'r1',
+    label: 'Stewards',
+    asOf: '2026-03-01',
+    patterns: 'solid',
+  } as const;
+  const outfit = {
+    ...kinds.outfits.fresh,
+    version: 1,
+    archived: false,
+    id: 'o1',
+    clientId: client.id,
+    label: 'Supper',
+    shirtId: shirt.id,
+    regulationId: 'r1',
+  };
+  const ruled = { ...wardrobe, regulations: [regulation], outfits: [outfit] };
+  const dressed = freshAtHand(ruled);
+  assert.equal(dressed.regulation?.id, 'r1');
+  assert.ok(!addressOf(dressed, ruled).has('regulation'), 'its outfit says it');
+  const inAnotherShirt = withShirt(dressed, { ...shirt, id: 's9', label: 'Another' });
+  const seen = { ...ruled, shirts: [...ruled.shirts, { ...shirt, id: 's9', label: 'Another' }] };
+  assert.equal(addressOf(inAnotherShirt, seen).get('regulation'), 'r1');
+  same(opened(inAnotherShirt, seen), inAnotherShirt);
+  const off = withRegulation(dressed, null, ownWaysOf(ruled.client));
+  assert.equal(addressOf(off, ruled).get('regulation'), 'none');
+  same(opened(off, ruled), off);
 });
 
 test('what stands beside the fitting is in the address, and is the fitting with that one thing exchanged', () => {

@@ -47,8 +47,23 @@ export interface LapelLines {
   readonly upper: readonly Place[];
   /** From the upper edge's end around the broadest place and down to the button. */
   readonly outer: readonly Bezier[];
-  /** The end of the jacket's own collar beside the notch; a shawl has none. */
-  readonly collarEnd: Place | undefined;
+  /** The jacket's own collar; a shawl has none. */
+  readonly collar: JacketCollarLines | undefined;
+}
+
+/** A jacket's own collar from the front, between gorge and shoulder line. */
+export interface JacketCollarLines {
+  /** Along the shirt's collar, from the gorge up to the shoulder line. */
+  readonly inner: Bezier;
+  /** From the gorge's end along the notch and out to the shoulder. */
+  readonly outer: readonly [Bezier, Bezier];
+  /** Over the shoulder line, from the outer edge to the inner one. */
+  readonly over: Bezier;
+}
+
+/** Where a jacket's collar leaves the shirt's, on the shoulder line. */
+function besideCollar(neckHalfMm: number): Place {
+  return [neckHalfMm + 15, -40];
 }
 
 /** A place on a front, as a share of the way along the roll and off it toward the sleeve, mm. */
@@ -58,20 +73,34 @@ export function onFront({ top, button }: FrontEdge): (along: number, offMm: numb
   return (along, offMm) => [top[0] + dx * along + (dy / length) * offMm, top[1] + dy * along - (dx / length) * offMm];
 }
 
-/** `beside` is where the jacket's collar leaves the shirt's, on the shoulder line. */
-export function lapelLines(kind: LapelKind, lapelMm: number, front: FrontEdge, beside: Place): LapelLines {
+/** Lapel and collar of one side, around a neck of this half width, mm. */
+export function lapelLines(kind: LapelKind, lapelMm: number, front: FrontEdge, neckHalfMm: number): LapelLines {
+  const beside = besideCollar(neckHalfMm);
   const on = onFront(front);
   const at = ([along, off]: OnRoll): Place => on(along, off * lapelMm);
   const roll: Bezier = [on(0, 0), on(1, 0)];
   if (kind === 'shawl') {
     const around: Bezier = [beside, [beside[0] + 26, beside[1] + 14], at(shawl.shoulder), at(shawl.broadest)];
-    return { roll, upper: [on(0, 0), beside], outer: [around, shawl.belly.map(at)], collarEnd: undefined };
+    return { roll, upper: [on(0, 0), beside], outer: [around, shawl.belly.map(at)], collar: undefined };
   }
   const { gorge, parts, collarEnd, corner } = cuts[kind];
   return {
     roll,
     upper: [at(gorge), at(parts), at(corner)],
     outer: [[at(corner), at([broadestAt, 1])], belly.map(at)],
-    collarEnd: at(collarEnd),
+    collar: collarOf(at(gorge), at(parts), at(collarEnd), front, beside),
+  };
+}
+
+function collarOf(gorge: Place, parts: Place, end: Place, { top }: FrontEdge, [bx, by]: Place): JacketCollarLines {
+  const shoulder: Place = [bx + 20, by + 4];
+  const nape: Place = [bx - 4, by - 12];
+  return {
+    inner: [gorge, [top[0], top[1] - 10], [bx - 2, by + 4], nape],
+    outer: [
+      [parts, end],
+      [end, [end[0] - 6, end[1] - 14], [bx + 24, by + 18], shoulder],
+    ],
+    over: [shoulder, [bx + 8, by - 16], nape],
   };
 }

@@ -1,8 +1,8 @@
 import { curveLinearClosed, line } from 'd3-shape';
-import type { Bezier } from '../../core/numeric/bezier.ts';
+import type { Bezier, Place } from '../../core/numeric/bezier.ts';
 
 /** A point of a drawing in true millimetres: x to the viewer's right, y down, the collar button at the origin. */
-export type Pt = readonly [x: number, y: number];
+export type Pt = Place;
 
 const straight = line<Pt>().curve(curveLinearClosed).digits(1);
 

@@ -1,7 +1,7 @@
 import type { PlanRequest } from '../../core/index.ts';
 import { broadestAt, type LapelLines, lapelLines, onFront } from '../../core/jacket/lapels.ts';
 import { frontEdge, type JacketFronts, waistcoatClosesAt } from '../../core/jacket/opening.ts';
-import { along, curve, mirrored, type Pt, polygon } from '../geometry/path.ts';
+import { along, back, curve, mirrored, type Pt, polygon } from '../geometry/path.ts';
 import { type Build, sideOf, sleeveOf } from '../wearer/build.ts';
 
 /** One front of a jacket with all that is sewn to it, on one side of the picture. */
@@ -64,15 +64,14 @@ function frontOn(jacket: DrawnJacket, { neckMm, beltY, build, wearersLeft }: Fro
   const edge = frontEdge(jacket, neckMm, beltY);
   const { top, button } = edge;
   const hemY = build.wristMm + 6;
-  const beside: Pt = [build.neckHalfMm + 15, -40];
   const x = (value: number) => side * value;
-  const lines = lapelLines(jacket.lapelKind, jacket.lapelMm, edge, beside);
+  const lines = lapelLines(jacket.lapelKind, jacket.lapelMm, edge, build.neckHalfMm);
   return {
     side,
     front: `${curve`M${x(top[0])} ${top[1]}`} ${sideOf(build, side, easeMm, hemY)} ${edgeUp(jacket, button, hemY, build, x)} Z`,
     sleeve: sleeveOf(build, side, easeMm),
     lapel: lapel(lines, side),
-    collar: collar(lines, beside, side),
+    collar: collar(lines, side),
     lines: [...seams(build, beltY, x), ...(side === wearersLeft ? [welt(build, x)] : [])],
   };
 }
@@ -95,23 +94,11 @@ function lapel({ roll, upper, outer }: LapelLines, side: 1 | -1): string {
   return `${curve`M${side * x} ${y}`} ${along([...upper.map((to) => [to, to]), ...outer], side)} Z`;
 }
 
-/** The jacket's own collar, from the gorge around the shirt's and over the shoulder line. */
-function collar({ roll, upper, collarEnd }: LapelLines, [bx, by]: Pt, side: 1 | -1): string | undefined {
-  const [gorge, parts] = upper;
-  const [top] = roll;
-  if (!collarEnd || !gorge || !parts || !top) return undefined;
-  const shoulder: Pt = [bx + 20, by + 4];
-  const nape: Pt = [bx - 4, by - 12];
-  return `${curve`M${side * gorge[0]} ${gorge[1]}`} ${along(
-    [
-      [gorge, parts],
-      [parts, collarEnd],
-      [collarEnd, [collarEnd[0] - 6, collarEnd[1] - 14], [bx + 24, by + 18], shoulder],
-      [shoulder, [bx + 8, by - 16], nape],
-      [nape, [bx - 2, by + 4], [top[0], top[1] - 10], gorge],
-    ],
-    side,
-  )} Z`;
+/** The jacket's own collar, from the gorge over the shoulder line and along the shirt's collar back. */
+function collar({ upper: [gorge], collar: lines }: LapelLines, side: 1 | -1): string | undefined {
+  if (!lines || !gorge) return undefined;
+  const [[parts] = []] = lines.outer;
+  return `${curve`M${side * gorge[0]} ${gorge[1]}`} ${along([[gorge, parts ?? gorge], ...lines.outer, lines.over, ...back([lines.inner])], side)} Z`;
 }
 
 function seams({ armpit, waist, hip, tall }: Build, beltY: number, x: (value: number) => number): string[] {

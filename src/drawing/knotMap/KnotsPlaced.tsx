@@ -33,7 +33,7 @@ interface KnotsPlacedProps {
   readonly marked: ReadonlySet<string>;
   readonly colour: string;
   readonly frame: Frame;
-  /** Small pictures of knots tied in cloth, by their words. */
+  /** Small pictures of knots tied in cloth, by their codes. */
   readonly pictureOf: (code: string) => KnotPicture | undefined;
   readonly units: LengthUnit;
   readonly onChoose: (code: string) => void;

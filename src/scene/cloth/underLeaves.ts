@@ -1,4 +1,5 @@
 import type { SeenCloth, SeenStrand } from '../../core/cloth/mesh/compact.ts';
+import { firstRows } from '../../core/seen/firstRows.ts';
 import { frontOf } from '../../core/seen/front.ts';
 
 const clearMm = 3;
@@ -42,7 +43,7 @@ function mostForward(leaf: Leaf, x: number, y: number): number {
 
 /** An end that is led away under the collar ends where it would come out of it above: there a hand folds it in. */
 function endedUnder(strand: SeenStrand, columns: number, leaf: Leaf, raisedMm: number): SeenStrand {
-  const { parts, rest, position } = strand;
+  const { parts, position } = strand;
   let { rows } = strand;
   for (; parts[rows - 1] === 'top' || parts[rows - 1] === 'hang'; rows--) {
     let [x, y] = [0, Number.NEGATIVE_INFINITY];
@@ -50,5 +51,5 @@ function endedUnder(strand: SeenStrand, columns: number, leaf: Leaf, raisedMm: n
       if ((position[i + 1] ?? 0) + raisedMm > y) [x, y] = [position[i] ?? 0, (position[i + 1] ?? 0) + raisedMm];
     if (y < 0 || leaf(x, y) !== undefined) break;
   }
-  return { rows, parts: parts.slice(0, rows), rest: rest.slice(0, rows - 1), position: position.slice(0, 3 * rows * columns) };
+  return firstRows(strand, columns, rows);
 }

@@ -1,9 +1,9 @@
 import { CylinderGeometry, Group, Mesh, MeshStandardMaterial } from 'three';
 import { neckRadiusMm, shirtZMm } from '../../core/cloth/forces/body.ts';
 import type { LapelKind } from '../../core/jacket/jackets.ts';
-import { broadestAt, type LapelLines, lapelLines } from '../../core/jacket/lapels.ts';
+import { broadestAt, type JacketCollarLines, type LapelLines, lapelLines } from '../../core/jacket/lapels.ts';
 import { type FrontEdge, openingAt } from '../../core/jacket/opening.ts';
-import { type Bezier, type Place, placeAlong, placeOn } from '../../core/numeric/bezier.ts';
+import { type Place, placeAlong, placeOn } from '../../core/numeric/bezier.ts';
 import { type At, mix, sheetOf } from './sheet.ts';
 
 const axisZ = shirtZMm - neckRadiusMm;
@@ -75,9 +75,7 @@ export interface SceneJacket {
   readonly front: FrontEdge;
 }
 
-/** The jacket's collar stands a finger below the shirt's, beside it on the shoulder line. */
-const beside: Place = [neckRadiusMm + 15, -40];
-const shoulderMm = 20;
+/** At the nape the jacket's collar stands so high, and falls so far. */
 const collarNapeUp = 52;
 const collarFall = 38;
 /** So much of its length the jacket's collar lies in front of the shoulder. */
@@ -88,7 +86,7 @@ const frontWideMm = 130;
 /** Lapels, the jacket's collar around the neck, and what of the fronts shows beside them, along the lines of every drawing. */
 export function lapels({ colour, lapelKind, lapelMm, front }: SceneJacket): Group {
   const group = new Group();
-  const lines = lapelLines(lapelKind, lapelMm, front, beside);
+  const lines = lapelLines(lapelKind, lapelMm, front, neckRadiusMm);
   const [topY, buttonY] = [front.top[1], front.button[1]];
   // The picture ends above the button that closes it.
   const shown = Math.min(1, (-bottomY - topY) / (buttonY - topY));
@@ -105,7 +103,7 @@ export function lapels({ colour, lapelKind, lapelMm, front }: SceneJacket): Grou
       return [side * x, -down - u * Math.max(0, -down) * 0.5, off(x, -down, 2)];
     });
     group.add(lapelSheet, frontSheet);
-    const collar = jacketCollarOf(lines, off);
+    const collar = lines.collar && jacketCollarOf(lines.collar, off);
     if (collar) {
       group.add(
         sheetOf(colour, [32, 8], (u, v) => {
@@ -143,18 +141,8 @@ function lapelOf({ roll, upper, outer }: LapelLines, shown: number): (u: number,
   };
 }
 
-/** The jacket's own collar from the gorge to the nape (`u`), from the shirt's collar outward (`v`); a shawl has none. */
-function jacketCollarOf({ roll, upper, collarEnd }: LapelLines, off: (x: number, y: number, offMm: number) => number) {
-  const [top] = roll;
-  const [gorge, parts] = upper;
-  if (!collarEnd || !gorge || !parts || !top) return undefined;
-  const [bx, by] = beside;
-  const shoulder: Place = [bx + shoulderMm, by + 4];
-  const inner: Bezier = [gorge, [top[0], top[1] - 10], [bx - 2, by + 4], [bx - 4, by - 12]];
-  const outer: readonly Bezier[] = [
-    [parts, collarEnd],
-    [collarEnd, [collarEnd[0] - 6, collarEnd[1] - 14], [bx + 24, by + 18], shoulder],
-  ];
+/** The jacket's own collar from the gorge to the nape (`u`), from the shirt's collar outward (`v`). */
+function jacketCollarOf({ inner, outer }: JacketCollarLines, off: (x: number, y: number, offMm: number) => number) {
   return (u: number, v: number): At => {
     const share = Math.min(1, u / inFront);
     const [a, b] = [placeOn(inner, share), placeAlong(outer, share)];

@@ -26,6 +26,25 @@ test('a dress code is judged by tie and knot, and only where it was said', () =>
   assert.match(dressed('uniform').text, /the service’s current regulation decides/);
 });
 
+test('where patterns are prescribed a tie is as prescribed or speaks against it, whatever the knot; silent where they are not', () => {
+  assert.equal(said(find(windsor), 'prescribed'), undefined);
+  const held = (patterns: 'solid' | 'striped' | 'quiet', pattern: 'solid' | 'stripe' | 'dots' | 'check') =>
+    find(fourInHand, { occasion: { patterns }, tie: { ...tieA, pattern } });
+  assert.equal(said(held('striped', 'stripe'), 'prescribed')?.text, 'Pattern as prescribed: stripe.');
+  const against = held('solid', 'dots');
+  assert.deepEqual(
+    [said(against, 'prescribed')?.verdict, said(against, 'prescribed')?.text],
+    ['poor', 'Prescribed: solid only; this tie has a neat pattern.'],
+  );
+  assert.ok(against.score < 0.6 * held('quiet', 'dots').score, 'it falls far behind');
+  const { score, reasons } = judgeTie(
+    { question: { ...question, occasion: { patterns: 'solid' } }, shirtColour: null },
+    { ...tieA, pattern: 'check', colours: [] },
+  );
+  const free = judgeTie({ question, shirtColour: null }, { ...tieA, pattern: 'check', colours: [] });
+  assert.ok(score < free.score && reasons.some(({ code }) => code === 'prescribed'), 'told where ties are judged, too');
+});
+
 test('a leaning knot is the less formal of two in the same tie', () => {
   const at = (word: string) => said(find(word, { occasion: { dressCode: 'formal' } }), 'dress')!.verdict;
   assert.equal(at(windsor), 'good');

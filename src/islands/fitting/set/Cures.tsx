@@ -14,7 +14,7 @@ import { Button } from '../../ui/Button.tsx';
 export function Cures({ knot }: { readonly knot: KnotPlan }) {
   const { question, untaught, values, lessons, wardrobe, store, state, units, learnt } = useAsked();
   const ties = useMemo(() => wardrobe.ties.filter((tie) => tie.id !== values.tie.id && isThere(tie)), [wardrobe.ties, values.tie.id]);
-  const aimIsFixed = values.regulation !== null;
+  const aimIsFixed = Boolean(values.regulation);
   const cures = useMemo(() => {
     const { calibration } = withLessons(untaught, lessons, anotherTie, learnt).request;
     return curesFor(question, knot.moves, { ties, calibration, aimIsFixed });

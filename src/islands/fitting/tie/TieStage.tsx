@@ -54,12 +54,12 @@ const seatChoices = seatCodes.map((key) => ({ key, label: seats[key].label }));
 const paceChoices = (Object.keys(paces) as PaceCode[]).map((key) => ({ key, label: paces[key].label }));
 
 /** Both hands are at the crossing: the tie as it should lie now, large, and one sentence; gone through without a mouse. */
-export function TieStage({ drawn: drawing }: { readonly drawn: DrawnFitting }) {
-  const { plan, request } = drawing;
+export function TieStage({ drawn }: { readonly drawn: DrawnFitting }) {
+  const { plan, request } = drawn;
   const { values, frame: spelled, units, state, stale } = useAsked();
   const { prefer } = usePreferences();
   const titleOf = useKnotTitle();
-  const guide = useGuide(drawing);
+  const guide = useGuide(drawn);
   const { knot, seat, blade, steps } = guide;
   const tying = useTying(plan.moves, steps.length);
   const rehearsing = useRehearsing(tying, knot.moves.length, steps.length);
@@ -68,8 +68,8 @@ export function TieStage({ drawn: drawing }: { readonly drawn: DrawnFitting }) {
   const [sheet, setSheet] = useState<SheetCode>('step');
   const [isLarge, setLarge] = useState(false);
   const [isChild, setChild] = useState(false);
-  const [drawn, setDrawn] = useState<number | null>(null);
-  const now = useTieNow(drawing, guide, tying.shownAt, sheet === 'untie' ? drawn : null);
+  const [out, setOut] = useState<number | null>(null);
+  const now = useTieNow(drawn, guide, tying.shownAt, sheet === 'untie' ? out : null);
   const step = steps[tying.at] as GuideStep;
   const { speaks, setSpeaks, written } = useSpeaking(
     [saysIn(step), step.kind === 'move' ? step.told.mind : null].filter(Boolean).join(' '),
@@ -119,7 +119,7 @@ export function TieStage({ drawn: drawing }: { readonly drawn: DrawnFitting }) {
         tie={request.tie}
         way={guide.way}
         onWay={guide.setWay}
-        pinch={tying.at === knot.moves.length ? pinchSeen(drawing) : null}
+        pinch={tying.at === knot.moves.length ? pinchSeen(drawn) : null}
         start={start}
       />
     ),
@@ -134,7 +134,7 @@ export function TieStage({ drawn: drawing }: { readonly drawn: DrawnFitting }) {
         }}
       />
     ),
-    untie: () => <Untying {...{ knot, seat, blade, plan, request, drawn }} onShow={tying.go} onDrawn={setDrawn} />,
+    untie: () => <Untying {...{ knot, seat, blade, plan, request, out }} onShow={tying.go} onOut={setOut} />,
     practice: () => (
       <Practice
         moves={plan.moves}

@@ -16,8 +16,8 @@ interface UntyingProps {
   /** Shows the tie after so many moves. */
   readonly onShow: (done: number) => void;
   /** How far the end that stands is drawn out in the picture, 0 to 1; `null` where that is not shown. */
-  readonly drawn: number | null;
-  readonly onDrawn: (share: number | null) => void;
+  readonly out: number | null;
+  readonly onOut: (share: number | null) => void;
 }
 
 /** What the picture shows of a knot whose standing end is drawn out so far. */
@@ -27,7 +27,7 @@ function drawnInWords(share: number, end: string): string {
 }
 
 /** The knot untied without harm to the tie. */
-export function Untying({ knot, seat, blade, plan, request, onShow, drawn, onDrawn }: UntyingProps) {
+export function Untying({ knot, seat, blade, plan, request, onShow, out, onOut }: UntyingProps) {
   const { stands } = endsOf(knot);
   const gentle = pullsOpen(knot);
   return (
@@ -43,15 +43,13 @@ export function Untying({ knot, seat, blade, plan, request, onShow, drawn, onDra
               min={0}
               max={1}
               step={0.05}
-              value={drawn ?? 0}
-              aria-valuetext={drawnInWords(drawn ?? 0, stands)}
-              onChange={(event) => onDrawn(Number(event.target.value))}
+              value={out ?? 0}
+              aria-valuetext={drawnInWords(out ?? 0, stands)}
+              onChange={(event) => onOut(Number(event.target.value))}
             />
           </label>
           <p role="status" className="min-h-6 text-soft">
-            {drawn === null
-              ? 'The picture follows: the turns open by themselves once nothing goes through them.'
-              : drawnInWords(drawn, stands)}
+            {out === null ? 'The picture follows: the turns open by themselves once nothing goes through them.' : drawnInWords(out, stands)}
           </p>
         </>
       )}
@@ -67,7 +65,7 @@ export function Untying({ knot, seat, blade, plan, request, onShow, drawn, onDra
                 type="button"
                 className="cursor-pointer text-left align-top hover:text-set"
                 onClick={() => {
-                  onDrawn(null);
+                  onOut(null);
                   onShow(done);
                 }}
               >

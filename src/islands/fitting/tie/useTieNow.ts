@@ -1,10 +1,10 @@
 import { useMemo, useRef } from 'react';
 import type { SeenCloth } from '../../../core/cloth/mesh/compact.ts';
-import { drawnOut } from '../../../core/cloth/steps/drawnOut.ts';
 import { frameAt, momentBetween } from '../../../core/cloth/steps/moment.ts';
 import { napeOf } from '../../../core/cloth/steps/nape.ts';
 import type { TyingSequence } from '../../../core/cloth/steps/sequence.ts';
 import type { GuideStep } from '../../../core/guide/guide.ts';
+import { drawnOut } from '../../../core/seen/drawnOut.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import type { TyingDress } from '../../seen/TyingPicture.tsx';
 import { dimpleOf, tyingOf } from '../../seen/useShownCloth.ts';
@@ -30,12 +30,12 @@ export interface TieNow {
   readonly sequences: readonly (TyingSequence | null | undefined)[];
 }
 
-/** `shownAt` is a place between the steps; where the standing end is `drawn` out instead, by a share, the loosened knot is shown. */
+/** `shownAt` is a place between the steps; where the standing end is drawn `out` instead, by a share, the loosened knot is shown. */
 export function useTieNow(
   { plan, request, colours }: DrawnFitting,
   { knot, steps, blade }: Guide,
   shownAt: number,
-  drawn: number | null,
+  out: number | null,
 ): TieNow {
   const { client } = useAsked();
   const asked = useMemo(() => tyingOf(plan, request, dimpleOf(client)), [plan, request, client]);
@@ -68,9 +68,9 @@ export function useTieNow(
   if (shown) last.current = shown;
   const loosened = useMemo(() => {
     const tucked =
-      drawn === null ? undefined : (frameAt(own, { of: 'finished' }) ?? (usual ? frameAt(usual, { of: 'finished' }) : undefined));
-    return tucked && drawn !== null ? drawnOut(tucked, drawn) : undefined;
-  }, [own, usual, drawn]);
+      out === null ? undefined : (frameAt(own, { of: 'finished' }) ?? (usual ? frameAt(usual, { of: 'finished' }) : undefined));
+    return tucked && out !== null ? drawnOut(tucked, out) : undefined;
+  }, [own, usual, out]);
   return {
     frame: loosened ?? shown ?? last.current,
     collar: loosened ? 'raised' : (shownAt - low < 0.5 ? from : to).shows.collar,

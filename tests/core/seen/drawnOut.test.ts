@@ -4,8 +4,8 @@ import { join } from 'node:path';
 import test from 'node:test';
 import { gunzipSync } from 'node:zlib';
 import { stepsFolder } from '../../../scripts/cloth/readyFolder.ts';
-import { drawnOut } from '../../../src/core/cloth/steps/drawnOut.ts';
 import { unpackSequence } from '../../../src/core/cloth/steps/sequence.ts';
+import { drawnOut } from '../../../src/core/seen/drawnOut.ts';
 
 const finished = (code: string) => unpackSequence(gunzipSync(readFileSync(join(stepsFolder, `${code}.bin.gz`)))).finished!;
 

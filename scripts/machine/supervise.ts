@@ -37,6 +37,7 @@ export async function supervise({ start, cluster, say, ended, lookEveryMs = 5000
   let web = await serve();
   const restarts: number[] = [];
   const looks = setInterval(() => wake(), lookEveryMs);
+  let trouble = '';
   try {
     while (!isOver) {
       await new Promise<void>((resolve) => {
@@ -44,14 +45,13 @@ export async function supervise({ start, cluster, say, ended, lookEveryMs = 5000
         if (isOver || isDown) resolve();
       });
       if (isOver) break;
-      if (cluster && !(await cluster.isRunning())) {
-        say('The database has stopped by itself; it is started again.');
-        await cluster.comeBack();
-      }
+      const now = await troubleWith(cluster, say);
+      // Looked at again and again, and told once.
+      if (now && now !== trouble) say(now);
+      trouble = now;
       if (!isDown) continue;
-      const now = Date.now();
-      restarts.push(now);
-      if (restarts.filter((at) => now - at < withinMs).length > mostRestarts)
+      restarts.push(Date.now());
+      if (restarts.filter((at) => Date.now() - at < withinMs).length > mostRestarts)
         throw new MachineFailure(
           'The application ended unexpectedly again and again. Its last words stand above; nothing on record was changed by it.',
         );
@@ -60,6 +60,18 @@ export async function supervise({ start, cluster, say, ended, lookEveryMs = 5000
     }
   } finally {
     clearInterval(looks);
+    await web.stop();
   }
-  await web.stop();
+}
+
+/** Brings a database back that has stopped by itself; what stands in the way of it, or nothing. The application waits for it meanwhile. */
+async function troubleWith(cluster: Supervised['cluster'], say: (line: string) => void): Promise<string> {
+  try {
+    if (!cluster || (await cluster.isRunning())) return '';
+    await cluster.comeBack();
+    say('The database had stopped by itself; it was started again.');
+    return '';
+  } catch (failed) {
+    return `The database can’t be started yet; it is tried again. ${failed instanceof Error ? failed.message : String(failed)}`;
+  }
 }

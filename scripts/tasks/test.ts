@@ -25,6 +25,9 @@ const batchesACore = 4;
 /** Files are tested side by side, one a core; so many more where they wait now and then, for a browser or for a server that starts and ends. */
 const waiting: Partial<Readonly<Record<Stage, number>>> = { server: 4, browser: 1 };
 
+/** A file that takes longer hangs: it is ended and counts as failed, and the others go on. */
+const longestFileMs = 15 * 60_000;
+
 /** The demo studio as tests copy it. */
 const demoDatabase = 'demo';
 
@@ -119,7 +122,14 @@ function runTests(stage: Stage, env: NodeJS.ProcessEnv): void {
   console.log(`\nTests: ${stage}`);
   run(
     process.execPath,
-    [...asTests, '--test', '--test-reporter=spec', `--test-concurrency=${cores + (waiting[stage] ?? 0)}`, ...files],
+    [
+      ...asTests,
+      '--test',
+      '--test-reporter=spec',
+      `--test-timeout=${longestFileMs}`,
+      `--test-concurrency=${cores + (waiting[stage] ?? 0)}`,
+      ...files,
+    ],
     env,
   );
 }

@@ -19,7 +19,7 @@ after(() => cluster.stop());
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
-test('what ends by itself is started again, application and database; what ends again and again is not', async () => {
+test('what ends by itself is started again, application and database', async () => {
   const said: string[] = [];
   let end: () => void = () => undefined;
   const ended = new Promise<void>((resolve) => {
@@ -49,9 +49,50 @@ test('what ends by itself is started again, application and database; what ends 
   await running;
   assert.deepEqual(said, [
     'The application has ended unexpectedly; it is started again.',
-    'The database has stopped by itself; it is started again.',
+    'The database had stopped by itself; it was started again.',
   ]);
 
+  assert.equal(await fetch(`http://127.0.0.1:${own}/api/alive`).catch(() => 'gone'), 'gone');
+});
+
+test('a database that can’t be started yet is tried again, told once; meanwhile the application is left running', async () => {
+  const said: string[] = [];
+  let end: () => void = () => undefined;
+  const ended = new Promise<void>((resolve) => {
+    end = resolve;
+  });
+  let stopped = 0;
+  let looks = 0;
+  const waiting = async () => ({
+    address: '',
+    pid: 0,
+    ended: new Promise<number>(() => undefined),
+    stop: async () => {
+      stopped++;
+    },
+    kill: async () => undefined,
+  });
+  const troubled = {
+    isRunning: async () => {
+      looks++;
+      if (looks === 2) throw new Error('It can’t be told whether it runs.');
+      if (looks === 6) end();
+      return looks === 1 || looks > 5;
+    },
+    comeBack: async () => {
+      if (looks < 5) throw new Error('The disk is full.');
+    },
+  };
+  await supervise({ start: waiting, cluster: troubled, say: (line) => said.push(line), ended, lookEveryMs: 5 });
+  assert.deepEqual(said, [
+    'The database can’t be started yet; it is tried again. It can’t be told whether it runs.',
+    'The database can’t be started yet; it is tried again. The disk is full.',
+    'The database had stopped by itself; it was started again.',
+  ]);
+  assert.equal(stopped, 1);
+});
+
+test('an application that ends again and again is not started any more', async () => {
   let starts = 0;
   const dead = async () => {
     starts++;

@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, mkdtempSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { postgresPrograms } from '../debian.ts';
 import { MachineFailure } from '../failure.ts';
@@ -125,8 +126,13 @@ function writeSecret(file: string): void {
 /** The port of the server that already runs on this data folder, if one does. */
 async function runningPort(bin: string, data: string): Promise<number | undefined> {
   if ((await asOwner(join(bin, 'pg_ctl'), ['status', '-D', data])).status !== 0) return undefined;
-  const port = Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[3]);
-  return Number.isInteger(port) ? port : undefined;
+  const file = join(data, 'postmaster.pid');
+  // A server that ends just now takes its file along, and one that comes up has not written all of it.
+  const written = await readFile(file, 'utf8').catch((gone: NodeJS.ErrnoException) => {
+    if (gone.code === 'ENOENT') return '';
+    throw gone;
+  });
+  return Number(written.split('\n')[3]) || undefined;
 }
 
 function quoted(text: string): string {

@@ -10,7 +10,7 @@ export const layers = {
   contract: ['core'],
   drawing: ['core'],
   scene: ['drawing', 'core'],
-  workers: ['core'],
+  workers: ['contract', 'core'],
   server: ['contract', 'core'],
   shell: ['server', 'contract'],
   'islands/device': ['workers', 'contract', 'core'],
@@ -20,7 +20,7 @@ export const layers = {
   'islands/records': ['islands/seen', 'islands/ui', 'islands/wire', 'islands/device', 'drawing', 'contract', 'core'],
   'islands/atHand': ['islands/records', 'islands/seen', 'islands/ui', 'islands/wire', 'islands/device', 'drawing', 'contract', 'core'],
   ...Object.fromEntries(rooms.map((room) => [`islands/${room}`, [...underRooms, 'workers', 'drawing', 'contract', 'core']])),
-  layouts: ['islands/atHand', 'islands/ui', 'contract'],
+  layouts: ['islands/atHand', 'islands/records', 'islands/ui', 'contract'],
   pages: [...rooms.map((room) => `islands/${room}`), ...underRooms, 'layouts', 'server', 'contract', 'core'],
 };
 

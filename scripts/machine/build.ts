@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative, sep } from 'node:path';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { buildSync } from 'esbuild';
 import { MachineFailure } from './failure.ts';
@@ -19,6 +19,29 @@ function bundleServer(from: readonly string[], name: string): void {
     platform: 'node',
     format: 'esm',
     packages: 'external',
+  });
+}
+
+/** What keeps pages usable without the server, with a list of every file they are made of. */
+function bundleOffline(client: string): void {
+  const files = filesUnder(client).map((file) => {
+    const url = `/${relative(client, file).replaceAll(sep, '/')}`;
+    return {
+      url,
+      revision: url.startsWith('/_astro/') ? null : createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16),
+    };
+  });
+  buildSync({
+    entryPoints: [join(root, 'src', 'workers', 'offline.worker.ts')],
+    outfile: join(client, 'offline.js'),
+    bundle: true,
+    minify: true,
+    platform: 'browser',
+    format: 'iife',
+    define: {
+      __FILES__: JSON.stringify(files.filter(({ url }) => !url.startsWith('/cloth/'))),
+      'process.env.NODE_ENV': '"production"',
+    },
   });
 }
 
@@ -54,6 +77,7 @@ export function buildIfNeeded(): void {
   if (result.status !== 0) throw new MachineFailure(`The build failed:\n${result.stdout}\n${result.stderr}`);
   bundleServer(['shell', 'main.ts'], 'shell.mjs');
   bundleServer(['server', 'fitBook', 'thread.ts'], 'book.mjs');
+  bundleOffline(join(root, 'dist', 'client'));
   compressFiles(join(root, 'dist', 'client'));
   writeFileSync(stamp, sources);
 }

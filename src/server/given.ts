@@ -3,6 +3,7 @@ import { answerKeys, firstOfList, type ListWanted } from '../contract/answerKeys
 import { isDay } from '../contract/days.ts';
 import type { FittingsWanted } from '../contract/fitting.ts';
 import type { Given } from '../contract/given.ts';
+import { recordsOut } from '../contract/offline.ts';
 import { personCookie, preferencesCookie, preferencesIn } from '../contract/preferences.ts';
 import type { Kind, Wardrobe } from '../contract/records/records.ts';
 import { database, isConnectionLoss } from './database.ts';
@@ -28,7 +29,10 @@ const patienceMs = 1500;
  * What a page is drawn from on the server: this device's preferences, the studio, and the answers its islands would ask
  * for first. Where the records can't be reached, or refuse, the page comes without, and its islands ask and tell.
  */
-export async function givenTo({ cookies }: Pick<APIContext, 'cookies'>, answersFor: (asking: Asking) => Promise<Answers>): Promise<Given> {
+export async function givenTo(
+  { cookies, response }: Pick<APIContext, 'cookies'> & { readonly response: { readonly headers: Headers } },
+  answersFor: (asking: Asking) => Promise<Answers>,
+): Promise<Given> {
   const preferences = preferencesIn(cookies.get(preferencesCookie)?.value);
   const read = async (): Promise<Given> => {
     const sql = database();
@@ -40,16 +44,20 @@ export async function givenTo({ cookies }: Pick<APIContext, 'cookies'>, answersF
     ) as Given;
   };
   try {
-    return await Promise.race([read(), afterPatience({ preferences, studio: null, answers: [] })]);
+    const given = await Promise.race([read(), afterPatience()]);
+    if (given) return given;
   } catch (error) {
-    if (error instanceof Problem || isConnectionLoss(error)) return { preferences, studio: null, answers: [] };
-    throw error;
+    if (!(error instanceof Problem) && !isConnectionLoss(error)) throw error;
+    if (error instanceof Problem) return { preferences, studio: null, answers: [] };
   }
+  // A device that kept the page from before rather shows that.
+  response.headers.set(recordsOut, 'true');
+  return { preferences, studio: null, answers: [] };
 }
 
-function afterPatience(given: Given): Promise<Given> {
+function afterPatience(): Promise<undefined> {
   return new Promise((resolve) => {
-    setTimeout(() => resolve(given), patienceMs).unref();
+    setTimeout(() => resolve(undefined), patienceMs).unref();
   });
 }
 

@@ -1,5 +1,6 @@
 import { once } from 'node:events';
 import { createServer } from 'node:http';
+import type { Socket } from 'node:net';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import type { RequestHandler } from 'express';
@@ -12,6 +13,8 @@ import { answerChanges } from './changes.ts';
 import { measured, serveMetrics } from './metrics.ts';
 
 const loopback = '127.0.0.1';
+/** As long as what is in flight may take once it is to stop: somewhat longer than any statement is waited for. */
+const closingMs = 30_000;
 const usualPort = 4310;
 /** A studio's pages ask a few dozen times a minute; a program that goes wrong asks thousands. */
 const usualMostAMinute = 6000;
@@ -47,6 +50,14 @@ const server = createServer(
   }),
 );
 
+// Browsers open connections ahead of what they may ask: nothing is in flight on them, and nothing ever may be.
+const unused = new Set<Socket>();
+server.on('connection', (socket) => {
+  unused.add(socket);
+  socket.once('close', () => unused.delete(socket));
+});
+server.on('request', ({ socket }) => unused.delete(socket));
+
 server.listen(port, host);
 await once(server, 'listening');
 const metrics = metricsPort ? serveMetrics(Number(metricsPort), loopback) : undefined;
@@ -62,5 +73,9 @@ server.close();
 changes.close();
 metrics?.close();
 server.closeIdleConnections();
+for (const socket of unused) socket.destroy();
+// A request that nothing comes of is not waited for without end.
+const late = setTimeout(() => server.closeAllConnections(), closingMs);
 await closed;
+clearTimeout(late);
 await closeAll();

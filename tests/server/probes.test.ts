@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { once } from 'node:events';
-import { createServer } from 'node:http';
+import { createServer, type IncomingMessage, request } from 'node:http';
+import { connect } from 'node:net';
 import { after, before, test } from 'node:test';
 import { shellFor } from '../../src/shell/app.ts';
 import { type App, startApp } from '../support/app.ts';
@@ -50,4 +51,24 @@ test('while it is stopping it says so on the lines that are still open', async (
     server.closeAllConnections();
     server.close();
   }
+});
+
+test('a line that was opened and never used does not hold up its end; a request in flight is answered first', async () => {
+  const { port, hostname } = new URL(app.address);
+  const unused = connect(Number(port), hostname);
+  await once(unused, 'connect');
+  // Answered only once all of it is there: it is in flight while the server stops.
+  const slow = request(`${app.address}/api/plan`, { method: 'POST', headers: { 'content-type': 'application/json' } });
+  const answered = once(slow, 'response') as Promise<[IncomingMessage]>;
+  slow.write('{"client":');
+  await new Promise((resolve) => setTimeout(resolve, 200));
+  const ended = once(unused, 'close');
+  const down = app.goDown();
+  await ended;
+  slow.end('{}}');
+  const [answer] = await answered;
+  assert.ok(answer.statusCode === 200 || answer.statusCode === 400, `${answer.statusCode}`);
+  answer.resume();
+  await down;
+  await app.comeUp();
 });

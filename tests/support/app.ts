@@ -14,6 +14,10 @@ export interface App {
   /** What lies between the application and its database, and can be shut. */
   readonly gate: Gate;
   readonly restart: () => Promise<void>;
+  /** Ends the server; what it told stays on record. */
+  readonly goDown: () => Promise<void>;
+  /** Starts it again where it was. */
+  readonly comeUp: () => Promise<void>;
   readonly stop: () => Promise<void>;
 }
 
@@ -59,15 +63,21 @@ export async function startApp({ taught = false } = {}): Promise<App> {
   // The tests break things on purpose: what the application logs of it is not of interest.
   const start = () => startWebServer(port, behind.href, 'silent');
   let web: WebServer = await start();
+  const goDown = () => web.stop();
+  const comeUp = async () => {
+    web = await start();
+  };
   return {
     address: web.address,
     sql,
     databaseUrl: database.addresses.app,
     gate,
     restart: async () => {
-      await web.stop();
-      web = await start();
+      await goDown();
+      await comeUp();
     },
+    goDown,
+    comeUp,
     stop: async () => {
       await web.stop();
       await gate.close();

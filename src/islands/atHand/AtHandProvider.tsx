@@ -46,6 +46,11 @@ export function AtHandProvider({ address, opened, children }: AtHandProviderProp
   return failureCount > 0 ? <OutageNotice what="This page loads as soon as they are back." /> : <Loading />;
 }
 
+function isReload(): boolean {
+  const entries = performance.getEntriesByType('navigation') as PerformanceNavigationTiming[];
+  return entries.some(({ type }) => type === 'reload');
+}
+
 interface StandingProps {
   readonly first: Wardrobe;
   readonly address: string | undefined;
@@ -70,7 +75,8 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
   const [ready, setReady] = useState(false);
   useEffect(() => {
     const kept = opened ? undefined : keptAtHand();
-    if (kept && (!says || kept.address === location.search)) store.begin(kept.values, kept);
+    // Loaded again, it goes on as it was left, though its address may not have said all of that yet.
+    if (kept && (!says || isReload() || kept.address === location.search)) store.begin(kept.values, kept);
     setReady(true);
   }, [store, says, opened]);
 

@@ -1,11 +1,13 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { answerKeys } from '../../contract/answerKeys.ts';
 import type { Fitting, FittingDraft } from '../../contract/fitting.ts';
 import type { PlanQuestion } from '../../core/index.ts';
 import { notOf, type SavedHere, type SavedTyings } from '../atHand/savedHere.ts';
 import { type AtHand, isSameFitting } from '../atHand/values.ts';
-import { saveFitting } from '../wire/queries.ts';
+import { saveFitting, unsentFittingKey } from '../wire/queries.ts';
+import { dropUnsent, type Unsent } from '../wire/unsent.ts';
+import { pendingSave, savedNow, saveOf } from './pendingSave.ts';
 
 export type SavingState =
   | { readonly kind: 'unsaved' }
@@ -19,8 +21,10 @@ export type SavingState =
 export interface Saving {
   readonly state: SavingState;
   readonly save: (values: AtHand, question: PlanQuestion, knot: string) => void;
-  /** The same, and waits until it is saved. */
-  readonly saveNow: (values: AtHand, question: PlanQuestion, knot: string) => Promise<Fitting>;
+  /** The same, and waits until it is saved; what is to be kept of it besides waits behind it. */
+  readonly saveNow: (values: AtHand, question: PlanQuestion, knot: string, along?: readonly Unsent[]) => Promise<Fitting>;
+  /** The id that this fitting is saved under, already before it is. */
+  readonly idOf: (values: AtHand, knot: string) => string;
   readonly giveUp: () => void;
 }
 
@@ -30,14 +34,13 @@ export interface Saving {
  */
 export function useSaving(now: AtHand, savedHere: SavedHere, opened?: SavedTyings): Saving {
   const queries = useQueryClient();
-  const attempt = useRef<{ readonly values: AtHand; readonly knot: string; readonly id: string } | undefined>(undefined);
   // Drafts that are no longer to be tried; a try that waits for its turn looks here first.
-  const stopped = useRef(new Set<string>());
+  const [stopped] = useState(() => new Set<string>());
   const [givenUp, setGivenUp] = useState(false);
   const mutation = useMutation({
-    mutationFn: async (draft: FittingDraft) => {
-      if (stopped.current.has(draft.id)) throw new Error('Stopped before it was tried again.');
-      return saveFitting(draft);
+    mutationFn: async ({ draft, along }: { readonly draft: FittingDraft; readonly along: readonly Unsent[] }) => {
+      if (stopped.has(draft.id)) throw new Error('Stopped before it was tried again.');
+      return saveFitting(draft, along);
     },
     onSuccess: () =>
       Promise.all([
@@ -46,14 +49,13 @@ export function useSaving(now: AtHand, savedHere: SavedHere, opened?: SavedTying
       ]),
   });
 
-  const saveNow: Saving['saveNow'] = async (values, question, knot) => {
-    const { current } = attempt;
-    if (!current || !isSameFitting(current.values, values) || current.knot !== knot)
-      attempt.current = { values, knot, id: crypto.randomUUID() };
-    const id = attempt.current?.id ?? crypto.randomUUID();
-    stopped.current.delete(id);
+  const idOf: Saving['idOf'] = (values, knot) => saveOf(values, knot).id;
+
+  const saveNow: Saving['saveNow'] = async (values, question, knot, along = []) => {
+    const id = idOf(values, knot);
+    stopped.delete(id);
     setGivenUp(false);
-    const fitting = await mutation.mutateAsync({
+    const draft: FittingDraft = {
       id,
       clientId: values.client.id,
       shirtId: values.shirt.id,
@@ -69,7 +71,9 @@ export function useSaving(now: AtHand, savedHere: SavedHere, opened?: SavedTying
       note: values.note,
       // What went with another fitting is learnt from already.
       attempts: notOf([...savedHere.all, ...(opened ? [opened] : [])], values.attempts),
-    });
+    };
+    const fitting = await mutation.mutateAsync({ draft, along });
+    savedNow();
     savedHere.note(fitting, values);
     return fitting;
   };
@@ -78,11 +82,15 @@ export function useSaving(now: AtHand, savedHere: SavedHere, opened?: SavedTying
   const save: Saving['save'] = (...given) => void saveNow(...given).catch(() => undefined);
 
   const giveUp = () => {
-    if (attempt.current) stopped.current.add(attempt.current.id);
+    const pending = pendingSave();
+    if (pending) {
+      stopped.add(pending.id);
+      dropUnsent(unsentFittingKey(pending.id));
+    }
     setGivenUp(true);
   };
 
-  return { state: stateOf(), save, saveNow, giveUp };
+  return { state: stateOf(), save, saveNow, idOf, giveUp };
 
   function stateOf(): SavingState {
     const { last } = savedHere;

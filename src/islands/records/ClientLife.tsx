@@ -1,11 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import type { ClientRecord } from '../../contract/records/records.ts';
 import { knownOfClient } from '../../core/fitbook/says.ts';
 import { formatLength, type LengthUnit, roughly } from '../../core/units/length.ts';
 import { Link } from '../ui/Button.tsx';
 import { fittingsQuery, wardrobeQuery } from '../wire/queries.ts';
 import { FittingsOf } from './FittingsOf.tsx';
+import { keptDraft } from './form/drafts.ts';
+import { entriesOf } from './form/entries.ts';
 import { KnotsTied } from './KnotsTied.tsx';
 import { MeasuresOverTime } from './MeasuresOverTime.tsx';
 
@@ -22,6 +24,10 @@ export function ClientLife({ client, units, timeZone, children }: ClientLifeProp
   const fittings = useQuery(fittingsQuery({ client: client.id })).data;
   const learnt = useQuery(wardrobeQuery(client.id)).data?.learnt;
   const [edited, setEdited] = useState<boolean>();
+  // What was entered and not saved is not left behind a lid.
+  useEffect(() => {
+    if (keptDraft('clients', client.id, entriesOf(client))) setEdited(true);
+  }, [client]);
   const rows = fittings?.rows ?? [];
   const known = learnt && knownOfClient(learnt);
   const own = client.units ?? units;

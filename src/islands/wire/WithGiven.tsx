@@ -3,6 +3,7 @@ import { type ReactNode, useEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { answerKeys } from '../../contract/answerKeys.ts';
 import type { Given } from '../../contract/given.ts';
+import { keptSince } from '../device/offline.ts';
 import { PreferencesProvider } from '../device/preferences.tsx';
 import { followChanges } from './changes.ts';
 import { createQueryClient } from './queries.ts';
@@ -15,13 +16,13 @@ export function WithGiven({ given, children }: { readonly given: Given; readonly
     if (given.studio) client.setQueryData(answerKeys.studio(), given.studio);
     return client;
   });
-  // Gone back to, a page stands as it was left, or as it was first sent: what was changed elsewhere meanwhile is asked for.
+  // Gone back to, or shown as the device kept it, a page stands as it was left, or as it was first sent: what was changed elsewhere meanwhile is asked for.
   useEffect(() => {
     const anew = () => void queries.invalidateQueries();
     const isBack = (performance.getEntriesByType('navigation') as PerformanceNavigationTiming[]).some(
       ({ type }) => type === 'back_forward',
     );
-    if (isBack) anew();
+    if (isBack || keptSince() !== undefined) anew();
     const shown = ({ persisted }: PageTransitionEvent) => {
       if (persisted) anew();
     };

@@ -1,4 +1,5 @@
 import type { QueryClient } from '@tanstack/react-query';
+import { lineIs } from './line.ts';
 
 type Tell = (tables: readonly string[]) => void;
 const told = new Set<Tell>();
@@ -8,7 +9,14 @@ let source: EventSource | undefined;
 function listen(): void {
   const isWanted = told.size > 0 && document.visibilityState === 'visible';
   if (isWanted && !source) {
-    source = new EventSource('/api/changes');
+    const opened = new EventSource('/api/changes');
+    source = opened;
+    opened.onopen = () => lineIs('up');
+    opened.onerror = () => {
+      lineIs('down');
+      // Refused, it does not try again by itself.
+      if (opened.readyState === EventSource.CLOSED) setTimeout(() => again(opened), againMs);
+    };
     source.onmessage = ({ data }: MessageEvent<string>) => {
       for (const tell of told) tell(data.split(' '));
     };
@@ -16,6 +24,14 @@ function listen(): void {
     source?.close();
     source = undefined;
   }
+}
+
+const againMs = 5000;
+
+function again(closed: EventSource): void {
+  if (source !== closed) return;
+  source = undefined;
+  listen();
 }
 
 /**

@@ -1,5 +1,7 @@
+import { fromDevice } from '../../contract/offline.ts';
 import { type ProblemBody, recordsUnreachable } from '../../contract/problem.ts';
 import type { Fault } from '../../core/measures/faults.ts';
+import { lineIs } from './line.ts';
 
 /** The server refused, and says why. */
 export class Refusal extends Error {
@@ -43,8 +45,10 @@ export async function ask<T>(path: string, send?: Sent): Promise<T> {
         : {},
     );
   } catch {
+    lineIs('down');
     throw new Outage('Ropewalk’s server doesn’t answer.');
   }
+  if (!response.headers.has(fromDevice)) lineIs('up');
   const body: unknown = await response.json().catch(() => undefined);
   if (response.ok) return body as T;
   if (!isProblem(body)) throw new Outage('Ropewalk’s server gave no proper answer.');

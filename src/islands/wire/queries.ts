@@ -5,12 +5,14 @@ import type { ExchangeFile, ImportReport } from '../../contract/exchange/report.
 import type { ToldBook } from '../../contract/fitBook.ts';
 import type { Fitting, FittingDraft, FittingSummary, FittingsWanted } from '../../contract/fitting.ts';
 import type { Practice } from '../../contract/practice.ts';
+import { kindWords, titleOf } from '../../contract/records/kindWords.ts';
 import type { Kind, Listed, Page, RecordOf, StudioSeen, TyingRecord, Wardrobe } from '../../contract/records/records.ts';
 import type { TieLife } from '../../contract/tieLife.ts';
 import type { TyingBefore } from '../../contract/tying.ts';
 import type { WalkIn } from '../../contract/walkIn.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { ask, Outage } from './http.ts';
+import { askSurely, type Unsent } from './unsent.ts';
 
 const longestPauseMs = 5000;
 
@@ -65,15 +67,36 @@ export function recordQuery<K extends Kind>(kind: K, id: string) {
   return queryOptions({ queryKey: answerKeys.record(kind, id), queryFn: () => ask<RecordOf[K]>(`/api/${kind}/${encodeURIComponent(id)}`) });
 }
 
-/** Adds a record that has no version yet, or changes the one that has. */
-export function keepRecord<K extends Kind>(kind: K, record: RecordOf[K], units: LengthUnit): Promise<RecordOf[K]> {
+/** Adds a record that has no version yet, or changes the one that has; `draft` is what stands in its form. */
+export function keepRecord<K extends Kind>(kind: K, record: RecordOf[K], units: LengthUnit, draft?: object): Promise<RecordOf[K]> {
+  return askSurely(unsentRecord(kind, record, units, draft));
+}
+
+/** A record to be added or changed, as it waits to be sent. */
+export function unsentRecord<K extends Kind>(kind: K, record: RecordOf[K], units: LengthUnit, draft?: object): Unsent {
   const isNew = record.version === 0;
-  return ask(`/api/${kind}${isNew ? '' : `/${record.id}`}?units=${units}`, { method: isNew ? 'POST' : 'PUT', body: record });
+  return {
+    key: `${kind}.${record.id}.${record.version}`,
+    path: `/api/${kind}${isNew ? '' : `/${record.id}`}?units=${units}`,
+    method: isNew ? 'POST' : 'PUT',
+    body: record,
+    what: `${kindWords[kind].one} “${titleOf(record)}”`,
+    page: isNew ? `/${kind}/new` : `/${kind}/${record.id}`,
+    ...(draft && { draft }),
+  };
 }
 
 /** Adds a new client with what they wear; answers with their wardrobe. */
 export function addWalkIn(walkIn: WalkIn, units: LengthUnit): Promise<Wardrobe> {
-  return ask(`/api/walk-ins?units=${units}`, { method: 'POST', body: walkIn });
+  const { id, name } = walkIn.client;
+  return askSurely({
+    key: `walk-ins.${id}`,
+    path: `/api/walk-ins?units=${units}`,
+    method: 'POST',
+    body: walkIn,
+    what: `new client “${name}”`,
+    page: '/clients',
+  });
 }
 
 /** Everyone who learns, or one client only, with what they rehearsed. */
@@ -138,9 +161,20 @@ export function deleteFitting(id: string): Promise<{ readonly deleted: string }>
   return ask(`/api/fittings/${encodeURIComponent(id)}/delete`, { method: 'POST', body: {} });
 }
 
-export function saveFitting(draft: FittingDraft): Promise<Fitting> {
-  return ask<Fitting>('/api/fittings', { method: 'POST', body: draft });
+/** Saves a fitting; what is to be kept of it besides goes `along`. */
+export function saveFitting(draft: FittingDraft, along: readonly Unsent[] = []): Promise<Fitting> {
+  const { id, clientName } = draft;
+  const unsent = {
+    key: unsentFittingKey(id),
+    path: '/api/fittings',
+    method: 'POST',
+    body: draft,
+    what: `fitting of ${clientName}`,
+  } as const;
+  return askSurely<Fitting>({ ...unsent, page: '/fittings' }, along);
 }
+
+export const unsentFittingKey = (id: string) => `fittings.${id}`;
 
 /** What a file would do to the records; with a key, does it, all or nothing, and under this key once. */
 export function importFile(file: ExchangeFile, content: string | Blob, key: string | undefined): Promise<ImportReport> {

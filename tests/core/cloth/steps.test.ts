@@ -8,11 +8,13 @@ import { stepsFolder } from '../../../scripts/cloth/readyFolder.ts';
 import { knotsWithSteps } from '../../../scripts/cloth/settleSteps.ts';
 import { clothSourceHash } from '../../../scripts/cloth/sourceHash.ts';
 import type { StepsIndex } from '../../../src/contract/clothIndex.ts';
+import { crossings } from '../../../src/core/cloth/check/crossings.ts';
 import { wrongOrders } from '../../../src/core/cloth/check/passOrder.ts';
 import { stepFaults } from '../../../src/core/cloth/check/stepFaults.ts';
 import { measureNormals } from '../../../src/core/cloth/forces/elastic.ts';
-import { packCloth, type SeenCloth, seenOf, unpackCloth } from '../../../src/core/cloth/mesh/compact.ts';
+import { packCloth, type SeenCloth, type SeenStrand, seenOf, unpackCloth } from '../../../src/core/cloth/mesh/compact.ts';
 import { referenceSteps } from '../../../src/core/cloth/reference.ts';
+import { between } from '../../../src/core/cloth/steps/between.ts';
 import { drawingUp } from '../../../src/core/cloth/steps/drawingUp.ts';
 import { frameAt, type Moment, momentBetween } from '../../../src/core/cloth/steps/moment.ts';
 import { framesAMove, packSequence, type TyingSequence, unpackSequence } from '../../../src/core/cloth/steps/sequence.ts';
@@ -20,6 +22,7 @@ import { settle } from '../../../src/core/cloth/steps/settle.ts';
 import { tieInCloth } from '../../../src/core/cloth/tieInCloth.ts';
 import { enumerateKnots, formatKnot, parseKnot } from '../../../src/core/index.ts';
 import { knotCode } from '../../../src/core/knot/code.ts';
+import { meshFrom } from '../../support/clothMesh.ts';
 
 const index = JSON.parse(readFileSync(join(stepsFolder, 'index.json'), 'utf8')) as StepsIndex;
 const readySteps = (code: string) => unpackSequence(gunzipSync(readFileSync(join(stepsFolder, `${code}.bin.gz`))));
@@ -154,6 +157,99 @@ test('a knot that is not slid up hangs lower, by its knot and by what hangs, and
   const tuckedThenDrawn = momentBetween({ of: 'finished' }, { of: 'drawn', share: 0.5, up: 0 }, 0.5);
   assert.ok(tuckedThenDrawn.of === 'drawn' && tuckedThenDrawn.share < 0.5, 'from the band on it is drawn up');
 });
+
+test('on its way down through the band the end is lifted, goes in tip first and is drawn through; what is wound stays', () => {
+  for (const knot of [parseKnot('Li Ro Li Co T'), halfWindsor, windsor]) {
+    const sequence = readySteps(knotCode(knot));
+    const [last, through] = [sequence.moving.at(-1)!, sequence.finished!];
+    const [hangs, tucked]: [Moment, Moment] = [{ of: 'moves', done: knot.moves.length }, { of: 'finished' }];
+    const at = (share: number) => frameAt(sequence, momentBetween(hangs, tucked, share))!;
+    assert.deepEqual([at(0), at(1)], [last, through]);
+    const from = through.active.parts.indexOf('top');
+    const lifted = at(0.2);
+    for (let row = 0; row < from; row++)
+      assert.deepEqual(middleOf(lifted, 'active', row), middleOf(last, 'active', row), 'nothing that is wound has moved');
+    const tip = through.active.rows - 1;
+    const height = (share: number) => middleOf(at(share), 'active', tip)[1]!;
+    assert.ok(height(0.2) > height(0) + 100 && height(0.4) > height(0.2) + 100, 'the tip is lifted');
+    const [throat] = [middleOf(through, 'active', from)[1]!];
+    assert.ok(Math.abs(height(0.4) - throat) < 25, `the tip goes in at the throat, ${height(0.4) - throat} mm from it`);
+    for (const [a, b] of [
+      [0.45, 0.6],
+      [0.6, 0.8],
+      [0.8, 0.95],
+    ] as const)
+      assert.ok(height(b) < height(a) - 30, `drawn down from ${a} to ${b}`);
+    // As much cloth as there is: neither stretched nor lost, other than by what turns tightly.
+    for (const share of [0.5, 0.7, 0.9]) {
+      const frame = at(share);
+      const lengths = Array.from({ length: tip - from }, (_, i) => {
+        const [a, b] = [middleOf(frame, 'active', from + i), middleOf(frame, 'active', from + i + 1)];
+        return Math.hypot(...a.map((mm, axis) => mm - b[axis]!)) / through.active.rest[from + i]!;
+      });
+      const mean = lengths.reduce((sum, each) => sum + each, 0) / lengths.length;
+      assert.ok(mean > 0.9 && mean < 1.1, `${mean} at ${share}`);
+    }
+    // The band, and the end on its way beneath it: one does not go through the other, as it would straight from here to there.
+    const throughBand = (frame: SeenCloth) => {
+      const { parts } = through.active;
+      const band = rowsOf(frame, parts.indexOf('band'), parts.lastIndexOf('band') + 1);
+      const end = rowsOf(frame, from + 3, tip + 1);
+      const alone = (strand: SeenStrand) => crossings(meshFrom({ ...frame, active: strand, standing: rowsOf(frame, 0, 2) }));
+      return crossings(meshFrom({ ...frame, active: band, standing: end })) - alone(band) - alone(end);
+    };
+    const straight = Math.max(...[0.6, 0.8].map((share) => throughBand(between(last, through, share))));
+    const led = Math.max(...[0.5, 0.6, 0.8].map((share) => throughBand(at(share))));
+    assert.ok(led <= throughBand(through) + 2 && straight > led + 6, `${led} places, ${straight} straight on`);
+  }
+  const open = readySteps('h3.1');
+  assert.equal(frameAt({ ...open, finished: undefined }, { of: 'moves', done: 3.5 }), open.moving.at(-1), 'a panel has no band');
+});
+
+test('from the end through its band to where the knot is drawn up the cloth moves without a jump, as one piece', () => {
+  const sequence = readySteps(knotCode(halfWindsor));
+  const [tucked, loose]: [Moment, Moment] = [{ of: 'finished' }, { of: 'drawn', share: 0.32, up: 0 }];
+  const at = (share: number) => frameAt(sequence, momentBetween(tucked, loose, share))!;
+  assert.equal(at(0), sequence.finished);
+  const shares = Array.from({ length: 21 }, (_, i) => i / 20);
+  const most = (a: SeenCloth, b: SeenCloth) =>
+    Math.max(
+      ...(['active', 'standing'] as const).flatMap((which) =>
+        Array.from({ length: a[which].rows }, (_, row) => {
+          const [from, to] = [middleOf(a, which, row), middleOf(b, which, row)];
+          return Math.hypot(...from.map((mm, axis) => mm - to[axis]!));
+        }),
+      ),
+    );
+  const whole = most(at(0), at(0.999));
+  assert.ok(whole > 40, `${whole} mm: it is drawn up`);
+  // Each of twenty parts of the way is one twentieth of it.
+  for (let i = 1; i < 20; i++) assert.ok(most(at(shares[i - 1]!), at(shares[i]!)) < whole / 15, `at ${shares[i]}`);
+  // It ends as the knot that is drawn up from there, though that has rows of its own.
+  const [mixed, own] = [at(0.999), at(1)];
+  for (const which of ['active', 'standing'] as const) {
+    for (let row = 0; row < mixed[which].rows; row++) {
+      const here = middleOf(mixed, which, row);
+      const nearest = Math.min(
+        ...Array.from({ length: own[which].rows }, (_, other) => {
+          const there = middleOf(own, which, other);
+          return Math.hypot(...here.map((mm, axis) => mm - there[axis]!));
+        }),
+      );
+      assert.ok(nearest < 8, `${which}, row ${row}: ${nearest} mm off`);
+    }
+  }
+  assert.deepEqual(momentBetween(loose, tucked, 1), tucked, 'and back');
+});
+
+function rowsOf({ columns, active }: SeenCloth, from: number, to: number): SeenStrand {
+  return {
+    rows: to - from,
+    parts: active.parts.slice(from, to),
+    rest: active.rest.slice(from, to - 1),
+    position: active.position.slice(3 * columns * from, 3 * columns * to),
+  };
+}
 
 function middleOf({ columns, ...strands }: SeenCloth, which: 'active' | 'standing', row: number): number[] {
   const i = 3 * (row * columns + Math.floor(columns / 2));

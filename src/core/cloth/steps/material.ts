@@ -27,14 +27,32 @@ export interface SettledStrand {
 export function frameOf(active: SettledStrand, standing: SettledStrand, tie: Tie, nape: Nape): SeenCloth {
   return {
     columns: frameColumns,
-    active: alongTie(active, nape.activeMm, (x) => widthAt(tie, x), 1),
-    standing: alongTie(standing, nape.standingMm, (x) => widthAt(tie, tie.lengthMm - x), -1),
+    active: alongTie(active, nape.activeMm, rowsIn(nape.activeMm), (x) => widthAt(tie, x), 1),
+    standing: alongTie(standing, nape.standingMm, rowsIn(nape.standingMm), (x) => widthAt(tie, tie.lengthMm - x), -1),
   };
 }
 
 /** Rows round the neck and rows that hang on, where a mesh keeps its own rows. */
 const roundRows = 12;
 const hangRows = 24;
+
+/** A frame with rows of its own in those of another of the same tie: so that the one can be mixed into the other. */
+export function inRowsOf(cloth: SeenCloth, other: SeenCloth): SeenCloth {
+  const strand = (own: SeenStrand, { rows, rest }: SeenStrand, side: 1 | -1): SeenStrand => {
+    const fromTipMm = new Float64Array(own.rows);
+    for (let row = own.rows - 2; row >= 0; row--) fromTipMm[row] = (fromTipMm[row + 1] ?? 0) + (own.rest[row] ?? 0);
+    const napeMm = rest.reduce((sum, mm) => sum + mm, 0);
+    // Both are all of the end: what rounding made of their lengths is taken back.
+    const scale = napeMm / (fromTipMm[0] || napeMm);
+    const laid = { ...own, columns: cloth.columns, fromTipMm: fromTipMm.map((mm) => mm * scale) };
+    return alongTie(laid, napeMm, rows - 1, () => 0, side);
+  };
+  return {
+    columns: frameColumns,
+    active: strand(cloth.active, other.active, 1),
+    standing: strand(cloth.standing, other.standing, -1),
+  };
+}
 
 /** A mesh with its own rows and all of its tie besides. */
 export function wholeTie({ columns, active, standing }: SeenCloth, tie: Tie, nape: Nape): SeenCloth {
@@ -73,8 +91,9 @@ function wholeStrand(own: SeenStrand, columns: number, napeMm: number, widthOf: 
   };
 }
 
-function alongTie(strand: SettledStrand, napeMm: number, widthOf: WidthOf, side: 1 | -1): SeenStrand {
-  const count = Math.max(2, Math.round(napeMm / rowMm));
+const rowsIn = (napeMm: number) => Math.max(2, Math.round(napeMm / rowMm));
+
+function alongTie(strand: SettledStrand, napeMm: number, count: number, widthOf: WidthOf, side: 1 | -1): SeenStrand {
   const position = new Float64Array(3 * frameColumns * (count + 1));
   const parts: Part[] = [];
   const { fromTipMm, rows } = strand;

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { answerKeys } from '../../../contract/answerKeys.ts';
 import type { TyingRecord } from '../../../contract/records/records.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
-import { keepRecord, tyingOfQuery } from '../../wire/queries.ts';
+import { keepRecord, tyingOfQuery, unsentRecord } from '../../wire/queries.ts';
 import type { Saving } from '../useSaving.ts';
 import { type Tied, tyingFrom } from './tyingFrom.ts';
 
@@ -25,16 +25,19 @@ export function useChecking(tied: Tied, title: string, saving: Saving, hindrance
   const [justKept, setJustKept] = useState<TyingRecord>();
   const mutation = useMutation({
     mutationFn: async (tipOffMm: number) => {
-      const of = fitting ?? (await saving.saveNow(values, question, tied.plan.moves));
-      const record = tyingFrom(values, tied, tipOffMm, {
-        fittingId: of.id,
+      const fittingId = fitting?.id ?? saving.idOf(values, tied.plan.moves);
+      const tying = tyingFrom(values, tied, tipOffMm, {
+        fittingId,
         label: `${title}, ${values.tie.label}, ${values.client.label}`.slice(0, 120),
         personId: opened && untouched ? opened.personId : (studio.person?.id ?? null),
         timeZone: studio.timeZone,
-        at: of.createdAt,
+        at: fitting?.createdAt ?? new Date().toISOString(),
       });
       const before = onRecord.data ?? justKept;
-      return keepRecord('tyings', before?.id === record.id ? { ...record, version: before.version } : record, units);
+      const record = before?.id === tying.id ? { ...tying, version: before.version } : tying;
+      // What was seen is entered now: it waits behind its fitting, should this page not live to send it.
+      if (!fitting) await saving.saveNow(values, question, tied.plan.moves, [unsentRecord('tyings', record, units)]);
+      return keepRecord('tyings', record, units);
     },
     onSuccess: async (record) => {
       setJustKept(record);

@@ -78,7 +78,7 @@ export function RecordForm<K extends Kind>({ kind, initial, draftId, studio, onK
     setTried(true);
     if (!record || busy) return;
     sent.current = { ...entries, ...changes };
-    keeping.keep({ ...record, ...changes } as RecordOf[K]);
+    keeping.keep({ ...record, ...changes } as RecordOf[K], { before, entries: sent.current });
   };
   const begin = (next: Entries) => {
     setBefore(next);
@@ -163,7 +163,7 @@ export function RecordForm<K extends Kind>({ kind, initial, draftId, studio, onK
               onMerge={(both) => {
                 begin(both);
                 const { record: whole } = checkEntries(kind, both, units);
-                if (whole) keeping.keep(whole);
+                if (whole) keeping.keep(whole, { before: both, entries: both });
               }}
               onTakeTheirs={() => keeping.theirs && begin(entriesOf(keeping.theirs))}
             />

@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import type { Kind } from '../../../contract/records/records.ts';
 import type { Entries } from './entries.ts';
 
@@ -16,7 +17,9 @@ export function keptDraft(kind: Kind, id: string, fresh: Entries): Draft | undef
   if (!kept) return undefined;
   try {
     const draft: unknown = JSON.parse(kept);
-    return isDraft(draft, Object.keys(fresh)) ? draft : undefined;
+    if (!isDraft(draft, Object.keys(fresh))) return undefined;
+    // What is on record by now, though this window was not told so, is no draft any more.
+    return equal({ ...draft.entries, version: 0 }, { ...fresh, version: 0 }) ? undefined : draft;
   } catch {
     return undefined;
   }

@@ -6,6 +6,7 @@ import type { Fault } from '../../../core/measures/faults.ts';
 import type { LengthUnit } from '../../../core/units/length.ts';
 import { Refusal } from '../../wire/http.ts';
 import { keepRecord } from '../../wire/queries.ts';
+import type { Draft } from './drafts.ts';
 
 export interface Keeping<K extends Kind> {
   readonly state: 'resting' | 'keeping' | 'waiting' | 'kept';
@@ -13,7 +14,8 @@ export interface Keeping<K extends Kind> {
   readonly faults: readonly Fault[];
   /** The record as somebody else kept it meanwhile. */
   readonly theirs: RecordOf[K] | undefined;
-  readonly keep: (record: RecordOf[K]) => void;
+  /** `draft` is what stands in its form meanwhile, where there is one. */
+  readonly keep: (record: RecordOf[K], draft?: Draft) => void;
   readonly settle: () => void;
 }
 
@@ -22,7 +24,8 @@ export function useKeeping<K extends Kind>(kind: K, units: LengthUnit, onKept: (
   const queries = useQueryClient();
   const [theirs, setTheirs] = useState<RecordOf[K]>();
   const mutation = useMutation({
-    mutationFn: (record: RecordOf[K]) => keepRecord(kind, record, units),
+    mutationFn: ({ record, draft }: { readonly record: RecordOf[K]; readonly draft?: Draft | undefined }) =>
+      keepRecord(kind, record, units, draft),
     onSuccess: async (kept) => {
       setTheirs(undefined);
       onKept(kept);
@@ -40,7 +43,7 @@ export function useKeeping<K extends Kind>(kind: K, units: LengthUnit, onKept: (
     message: theirs ? undefined : mutation.error?.message,
     faults: refusal?.faults ?? [],
     theirs,
-    keep: (record) => mutation.mutate(record),
+    keep: (record, draft) => mutation.mutate({ record, draft }),
     settle: () => {
       setTheirs(undefined);
       mutation.reset();

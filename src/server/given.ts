@@ -6,14 +6,15 @@ import type { Given } from '../contract/given.ts';
 import { recordsOut } from '../contract/offline.ts';
 import { personCookie, preferencesCookie, preferencesIn } from '../contract/preferences.ts';
 import type { Kind, Wardrobe } from '../contract/records/records.ts';
-import { database, isConnectionLoss } from './database.ts';
+import { isConnectionLoss, type Sql } from './database.ts';
 import { toldBook } from './fitBook/told.ts';
 import { findFitting, listFittings } from './fittings.ts';
-import type { Asked } from './http/endpoint.ts';
+import { type Asked, writtenCookie } from './http/endpoint.ts';
 import { Problem } from './http/problem.ts';
 import { dayOf, findIn, orderOf } from './http/recordQuery.ts';
 import { listShown } from './lists.ts';
 import { practice } from './practice.ts';
+import { reading } from './reading.ts';
 import { recordsById } from './records.ts';
 import { whoAsks } from './studios.ts';
 import { tieLife } from './tieLife.ts';
@@ -34,8 +35,7 @@ export async function givenTo(
   answersFor: (asking: Asking) => Promise<Answers>,
 ): Promise<Given> {
   const preferences = preferencesIn(cookies.get(preferencesCookie)?.value);
-  const read = async (): Promise<Given> => {
-    const sql = database();
+  const read = async (sql: Sql): Promise<Given> => {
     const who = await whoAsks(sql, cookies.get(personCookie)?.value);
     const [people, answers] = await Promise.all([list({ ...who, sql }, 'people', firstOfList), answersFor({ ...who, sql })]);
     // As it would have crossed the wire.
@@ -44,7 +44,7 @@ export async function givenTo(
     ) as Given;
   };
   try {
-    const given = await Promise.race([read(), afterPatience()]);
+    const given = await Promise.race([reading(cookies.get(writtenCookie)?.value, read), afterPatience()]);
     if (given) return given;
   } catch (error) {
     if (!(error instanceof Problem) && !isConnectionLoss(error)) throw error;

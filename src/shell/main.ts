@@ -8,6 +8,7 @@ import { changesIn } from '../server/changes.ts';
 import { closeAll } from '../server/closing.ts';
 import { database } from '../server/database.ts';
 import { log } from '../server/log.ts';
+import { noteWritten } from '../server/reading.ts';
 import { shellFor } from './app.ts';
 import { answerChanges } from './changes.ts';
 import { measured, serveMetrics } from './metrics.ts';
@@ -30,6 +31,8 @@ const named = (process.env['ROPEWALK_HOSTS'] ?? '').split(',').flatMap((name) =>
 const metricsPort = process.env['ROPEWALK_METRICS_PORT'];
 const changes = changesIn(database);
 const closing = new AbortController();
+// What another process wrote is not read from before either.
+if (process.env['DATABASE_READ_URL']) changes.subscribe(() => void noteWritten());
 
 const server = createServer(
   {

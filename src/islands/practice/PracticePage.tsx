@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Download, UserPlus } from 'lucide-react';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { sayDay } from '../../contract/days.ts';
+import { sayDay, sayDayShortly } from '../../contract/days.ts';
 import type { Given } from '../../contract/given.ts';
 import type { LearnerRecord, RehearsalRecord } from '../../contract/records/records.ts';
 import { parseKnot } from '../../core/index.ts';
@@ -135,8 +135,8 @@ function LearnerRows({ learner, progress, isNow, onChoose }: LearnerRowsProps) {
             <>
               <td>{titleOf(named(each.knot))}</td>
               <td className="figures text-right">{each.typicalS === null ? '' : inSeconds(each.typicalS)}</td>
-              <td className="pl-4">{each.canSince ? `since ${sayDay(each.canSince, 'UTC')}` : 'not yet'}</td>
-              <td>{sayDay(each.nextOn, 'UTC')}</td>
+              <td className="pl-4">{each.canSince ? `since ${sayDayShortly(each.canSince)}` : 'not yet'}</td>
+              <td>{sayDayShortly(each.nextOn)}</td>
             </>
           ) : (
             <td colSpan={4} className="text-soft">

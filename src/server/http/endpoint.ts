@@ -2,6 +2,7 @@ import type { APIContext, APIRoute } from 'astro';
 import { personCookie } from '../../contract/preferences.ts';
 import type { PersonRecord, StudioRecord } from '../../contract/records/records.ts';
 import { database, inTransaction, type Queryable } from '../database.ts';
+import { reading, writtenSoFar } from '../reading.ts';
 import { whoAsks } from '../studios.ts';
 import { answered, inJson } from './answer.ts';
 import { bodyOf, type Takes } from './body.ts';
@@ -23,6 +24,11 @@ export interface Asked extends Sent {
   readonly sql: Queryable;
 }
 
+/** Up to where whoever asks has written: they are shown nothing from before. */
+export const writtenCookie = 'ropewalk-written';
+/** By then any replica has it, or is told as behind by other means. */
+const writtenSeconds = 600;
+
 /** An endpoint that needs no records. */
 export function endpoint(handle: (request: Sent) => unknown, takes?: Takes): APIRoute {
   return answering(async (context) => handle(await read(context, takes)));
@@ -32,9 +38,14 @@ export function endpoint(handle: (request: Sent) => unknown, takes?: Takes): API
 export function studioEndpoint(handle: (asked: Asked) => unknown, takes?: Takes): APIRoute {
   return answering(async (context) => {
     const request = await read(context, takes);
-    const ask = async (sql: Queryable) => handle({ ...request, ...(await whoAsks(sql, context.cookies.get(personCookie)?.value)), sql });
+    const { cookies } = context;
+    const ask = async (sql: Queryable) => handle({ ...request, ...(await whoAsks(sql, cookies.get(personCookie)?.value)), sql });
     try {
-      return await (takes ? inTransaction(database(), ask) : ask(database()));
+      if (!takes) return await reading(cookies.get(writtenCookie)?.value, ask);
+      const answer = await inTransaction(database(), ask);
+      const place = await writtenSoFar().catch(() => undefined);
+      if (place) cookies.set(writtenCookie, place, { path: '/', httpOnly: true, sameSite: 'strict', maxAge: writtenSeconds });
+      return answer;
     } finally {
       if (takes?.content === 'file') await (request.body as Spool).close();
     }

@@ -69,17 +69,19 @@ export function TakeHome({ knot, fabric, title, who, start, aim, steps, seat, bl
     if (found) void write(found, `${title} card`);
   };
   const done = pictures.filter(Boolean).length;
+  // A box that is still empty is not for paper.
+  const isWhole = done > 0 && done >= frames.filter(Boolean).length;
   return (
     <div className="flex min-h-0 flex-col gap-2 py-2">
       <div className="flex flex-wrap items-center gap-x-4">
         <Switch label="Size of the card" value={format} choices={formats} onChange={setFormat} />
-        <Button onClick={() => print()} disabled={done === 0}>
+        <Button onClick={() => print()} disabled={!isWhole}>
           Print
         </Button>
-        <Button look="text" onClick={() => save(saveSvg)}>
+        <Button look="text" disabled={!isWhole} onClick={() => save(saveSvg)}>
           Card: SVG
         </Button>
-        <Button look="text" onClick={() => save(savePng)}>
+        <Button look="text" disabled={!isWhole} onClick={() => save(savePng)}>
           Card: PNG
         </Button>
         {ofStep}

@@ -1,6 +1,7 @@
 import { benchChoice } from '../benches/choice.ts';
 import { benchCloth } from '../benches/cloth.ts';
 import { benchCore } from '../benches/core.ts';
+import { benchCrowd } from '../benches/crowd.ts';
 import { withCrowdedStudio } from '../benches/crowdedStudio.ts';
 import { benchFaults } from '../benches/faults.ts';
 import { benchFirstLoad } from '../benches/firstLoad.ts';
@@ -17,7 +18,7 @@ import { MachineFailure, runTask } from '../machine/failure.ts';
 
 /**
  * `npm run bench` measures everything; `npm run bench core` (or choice, laws, paint, cloth, steps, fitbook, scene, load, plan,
- * stages, records, faults) one part. Faults take some twenty minutes, and are measured when asked for by name.
+ * stages, records, crowd, faults) one part. Faults take some twenty minutes, and are measured when asked for by name.
  */
 const parts = {
   core: benchCore,
@@ -36,6 +37,7 @@ const parts = {
       await benchSearch(studio);
       await benchTies(studio);
     }),
+  crowd: benchCrowd,
   faults: benchFaults,
 } as const;
 

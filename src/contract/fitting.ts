@@ -90,6 +90,8 @@ export interface FittingsWanted {
   readonly by?: FittingsBy;
   readonly down?: boolean;
   readonly from?: number;
+  /** The last fitting of the page before, by its id; goes before `from`. */
+  readonly after?: string;
 }
 
 export const fittingsOnly = {

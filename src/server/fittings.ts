@@ -1,5 +1,6 @@
+import type postgres from 'postgres';
 import { sayDay } from '../contract/days.ts';
-import type { Fitting, FittingDraft, FittingResult, FittingSummary, FittingsWanted } from '../contract/fitting.ts';
+import type { Fitting, FittingDraft, FittingResult, FittingSummary, FittingsBy, FittingsWanted } from '../contract/fitting.ts';
 import { answerVersion, broughtUp } from '../contract/keptAnswer.ts';
 import { type Page, type PersonRecord, pageSize, type StudioRecord, type UncheckedFitting } from '../contract/records/records.ts';
 import { completeRequest, type KnotPlan, plan } from '../core/index.ts';
@@ -8,11 +9,14 @@ import { foundBy } from './found.ts';
 import { invalid, notFound, Problem } from './http/problem.ts';
 import { tyingHistory } from './tyings.ts';
 
-/** A page of fittings, each with what became of it; the newest first unless asked otherwise. */
+/**
+ * A page of fittings, each with what became of it; the newest first unless asked otherwise. It goes on `after` a fitting where that
+ * is still there, so that what is saved meanwhile neither doubles one nor hides one; else `from` a place.
+ */
 export async function listFittings(
   sql: Queryable,
   studioId: string,
-  { find = '', client, tie, only = 'all', by = 'day', down = by === 'day' || by === 'off', from = 0 }: FittingsWanted = {},
+  { find = '', client, tie, only = 'all', by = 'day', down = by === 'day' || by === 'off', from = 0, after }: FittingsWanted = {},
 ): Promise<Page<FittingSummary>> {
   const off = sql`(tip_off_mm - (figures->>'aimOffMm')::float8)`;
   const which = {
@@ -25,21 +29,64 @@ export async function listFittings(
     day: sql`fittings.created_at`,
     client: sql`lower(client_name)`,
     tie: sql`lower(tie_label)`,
-    knot: sql`lower(answer->>'title')`,
+    knot: sql`lower(title)`,
     off: sql`abs(${off})`,
   }[by];
   const of = (column: string, id: string | undefined) =>
     id === undefined ? sql`` : sql`and ${sql(`fittings.${column}`)} = ${isUuid(id) ? id : null}`;
-  const rows = await sql<(KeptRow & { total: number; result: FittingResult | null })[]>`
-    select ${fittingColumns(sql)}, count(*) over ()::int as total,
-      case when tyings.id is null then null else json_build_object('tipOffMm', tip_off_mm, 'tries', tries, 'findings', findings,
-        'counts', counts, 'figures', figures) end as result
-    from fittings left join tyings on tyings.studio_id = fittings.studio_id and tyings.id = fittings.id and not tyings.archived
-    where fittings.studio_id = ${studioId} ${of('client_id', client)} ${of('tie_id', tie)}
-      ${foundBy(sql, sql`fittings.search`, find)} ${which}
-    order by ${order} ${down ? sql`desc` : sql`asc`} nulls last, fittings.created_at desc, fittings.id
-    limit ${pageSize} offset ${from}`;
-  return { rows: rows.map(({ total: _, result, ...row }) => summaryOf(row, result)), total: rows[0]?.total ?? 0 };
+  const results = sql`tyings on tyings.studio_id = fittings.studio_id and tyings.id = fittings.id and not tyings.archived`;
+  // What became of them is asked for where it counts, and of those that are shown.
+  const needsResults = only !== 'all' || by === 'off';
+  const looked = sql`fittings ${needsResults ? sql`left join ${results}` : sql``}`;
+  const matching = sql`fittings.studio_id = ${studioId} ${of('client_id', client)} ${of('tie_id', tie)}
+    ${foundBy(sql, sql`fittings.search`, find)} ${which}`;
+  const way = down ? sql`desc` : sql`asc`;
+  const [last] =
+    after !== undefined && isUuid(after)
+      ? await sql<{ stands: string | null; at: string }[]>`
+          select ${order}::text as stands, fittings.created_at::text as at from ${looked}
+          where fittings.studio_id = ${studioId} and fittings.id = ${after}`
+      : [];
+  const isBeyond = last && beyond(sql, order, by, down, { ...last, id: after ?? '' });
+  const [rows, [counted]] = await Promise.all([
+    // All that match are gone through by what orders them only; the rest is read of those that are shown.
+    sql<(KeptRow & { result: FittingResult | null })[]>`
+      select ${fittingColumns(sql)},
+        case when tyings.id is null then null else json_build_object('tipOffMm', tip_off_mm, 'tries', tries, 'findings', findings,
+          'counts', counts, 'figures', figures) end as result
+      from (
+        select fittings.id as found_id, row_number() over () as place from (
+          select fittings.id from ${looked} where ${matching} ${isBeyond ? sql`and ${isBeyond}` : sql``}
+          order by ${order} ${way} nulls last, fittings.created_at desc, fittings.id
+          limit ${pageSize} offset ${isBeyond ? 0 : from}
+        ) as fittings
+      ) as found
+      join fittings on fittings.studio_id = ${studioId} and fittings.id = found_id
+      left join ${results}
+      order by place`,
+    sql<{ total: number }[]>`select count(*)::int as total from ${looked} where ${matching}`,
+  ]);
+  return { rows: rows.map(({ result, ...row }) => summaryOf(row, result)), total: counted?.total ?? 0 };
+}
+
+/** What an order is of, for values that come as text. */
+const orderedAs = { day: 'timestamptz', client: 'text', tie: 'text', knot: 'text', off: 'float8' } as const satisfies Record<
+  FittingsBy,
+  string
+>;
+
+/** Whether a fitting comes after another in an order that puts nulls last, then the newer first, then goes by id. */
+function beyond(
+  sql: Queryable,
+  order: postgres.PendingQuery<postgres.Row[]>,
+  by: FittingsBy,
+  down: boolean,
+  { stands, at, id }: { readonly stands: string | null; readonly at: string; readonly id: string },
+) {
+  const next = sql`(fittings.created_at < ${at}::timestamptz or (fittings.created_at = ${at}::timestamptz and fittings.id > ${id}::uuid))`;
+  if (stands === null) return sql`(${order} is null and ${next})`;
+  const value = sql`${stands}::${sql.unsafe(orderedAs[by])}`;
+  return sql`(${order} ${down ? sql`<` : sql`>`} ${value} or ${order} is null or (${order} = ${value} and ${next}))`;
 }
 
 function summaryOf(row: KeptRow, result: FittingResult | null): FittingSummary {

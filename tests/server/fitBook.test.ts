@@ -165,6 +165,47 @@ test('the list tells what became of each fitting, finds, filters and orders; one
   assert.equal(typeof waiting?.id, 'string');
 });
 
+test('in every order one page follows the other without a fitting twice or left out, though others are saved and deleted meanwhile', async () => {
+  const copies = (count: number, note: string) => app.sql<{ id: string }[]>`
+    insert into fittings (id, studio_id, client_id, client_name, shirt_label, tie_label, cloth, request, knot, answer, answer_version, note, created_at)
+    select gen_random_uuid(), studio_id, client_id, client_name, shirt_label, tie_label, cloth, request, knot, answer, answer_version,
+      ${note}, created_at - n / 3 * interval '1 hour'
+    from (select * from fittings where note not like 'copied%' order by created_at limit 1) as one, generate_series(1, ${count}::int) as n
+    returning id`;
+  const first = await copies(130, 'copied');
+  const before = new Set((await app.sql<{ id: string }[]>`select id from fittings`).map(({ id }) => id));
+  for (const order of [
+    'by=day',
+    'by=day&down=false',
+    'by=client',
+    'by=tie&down=true',
+    'by=knot',
+    'by=off',
+    'by=off&down=false',
+    'find=copied',
+  ]) {
+    const seen: string[] = [];
+    let meanwhile: readonly { id: string }[] = [];
+    for (let last: string | undefined; ; ) {
+      const { rows } = await list(`?${order}${last ? `&after=${last}` : ''}`);
+      seen.push(...rows.map(({ id }) => id));
+      last = rows.at(-1)?.id;
+      // By their places in the list all that follow would be moved by these.
+      if (meanwhile.length === 0) meanwhile = await copies(7, 'copied meanwhile');
+      if (rows.length < 50) break;
+    }
+    assert.equal(new Set(seen).size, seen.length, `${order}: one is there twice`);
+    const missed = [...before].filter((id) => !seen.includes(id) && (order !== 'find=copied' || first.some((each) => each.id === id)));
+    assert.deepEqual(missed, [], `${order}: left out`);
+    await app.sql`delete from fittings where note = 'copied meanwhile'`;
+  }
+  // One that is gone by now, or is none: then by its place.
+  const [page, again] = [await list('?from=50'), await list(`?from=50&after=${randomUUID()}`)];
+  assert.deepEqual(again, page);
+  assert.deepEqual(await list('?from=50&after=nobody'), page);
+  await app.sql`delete from fittings where note = 'copied'`;
+});
+
 test('the whole book exported and imported elsewhere predicts the same, bit for bit', async () => {
   const first = await wardrobe();
   const there = await wardrobe(first.client!.id);

@@ -31,6 +31,12 @@ export function FitBookPage({ given, asked }: FitBookPageProps) {
   );
 }
 
+/** What comes after some rows, `pages` pages in. */
+const follows = (rows: readonly FittingSummary[] | undefined, pages: number): Pick<FittingsWanted, 'from' | 'after'> => {
+  const last = rows?.at(-1);
+  return { from: pageSize * pages, ...(last && { after: last.id }) };
+};
+
 function Listing({ asked }: { readonly asked: FittingsWanted }) {
   const [text, setText] = useState(asked.find ?? '');
   const [only, setOnly] = useState<FittingsOnly>(asked.only ?? 'all');
@@ -44,9 +50,9 @@ function Listing({ asked }: { readonly asked: FittingsWanted }) {
   const first = useQuery({ ...fittingsQuery(wanted), placeholderData: keepPreviousData });
   const further = useInfiniteQuery({
     queryKey: [...answerKeys.fittings(wanted), 'further'],
-    queryFn: ({ pageParam }) => fittingsPage({ ...wanted, from: pageParam }),
-    initialPageParam: pageSize,
-    getNextPageParam: (last, pages) => (last.rows.length < pageSize ? undefined : pageSize * (pages.length + 1)),
+    queryFn: ({ pageParam }) => fittingsPage({ ...wanted, ...pageParam }),
+    initialPageParam: follows(first.data?.rows, 1),
+    getNextPageParam: ({ rows: last }, pages) => (last.length < pageSize ? undefined : follows(last, pages.length + 1)),
     enabled: false,
   });
   const studio = useQuery(studioQuery).data;

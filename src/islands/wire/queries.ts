@@ -120,11 +120,13 @@ export function fittingsPage({
   by = 'day',
   down,
   from = 0,
+  after,
 }: FittingsWanted): Promise<Page<FittingSummary>> {
   const query = new URLSearchParams({ find: find.trim(), only, by, from: String(from) });
   if (client !== undefined) query.set('client', client);
   if (tie !== undefined) query.set('tie', tie);
   if (down !== undefined) query.set('down', String(down));
+  if (after !== undefined) query.set('after', after);
   return ask(`/api/fittings?${query}`);
 }
 

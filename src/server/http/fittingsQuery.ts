@@ -7,6 +7,7 @@ export function fittingsWanted(query: URLSearchParams): FittingsWanted {
   const tie = query.get('tie');
   const only = query.get('only');
   const by = query.get('by');
+  const after = query.get('after');
   const from = Number(query.get('from') ?? 0);
   return {
     find: findIn(query),
@@ -15,6 +16,7 @@ export function fittingsWanted(query: URLSearchParams): FittingsWanted {
     ...(only !== null && Object.hasOwn(fittingsOnly, only) && { only: only as FittingsOnly }),
     ...(fittingsBy.some((each) => each === by) && { by: by as FittingsBy }),
     ...(query.has('down') && { down: query.get('down') === 'true' }),
+    ...(after !== null && { after }),
     ...(Number.isInteger(from) && from > 0 && from < 10_000_000 && { from }),
   };
 }

@@ -115,6 +115,8 @@ test('put away, and brought back', async () => {
   await shows(/No client found for/);
   await (await page.one('//label[contains(., "Archived")]//input')).click();
   await (await page.one('//a[normalize-space()="Jory Saltreed"]')).click();
+  await page.waitFor(async () => (await screen.driver.getCurrentUrl()).endsWith(id), 'not gone there');
+  await page.alive();
   await edit();
   await (await page.button('Restore')).click();
   await page.waitFor(async () => (await kept('Jory'))?.id === id, 'not back');

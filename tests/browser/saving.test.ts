@@ -101,6 +101,7 @@ test('what is typed while a record waits to be saved is not lost, and not called
 
 test('records out of reach from the start: told, never shown as empty, and filled when they are back', async () => {
   const { page, app } = screen;
+  await screen.forget();
   app.gate.shut();
   for (const path of ['/', '/fittings']) {
     await screen.page.go(path);

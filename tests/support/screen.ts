@@ -25,7 +25,15 @@ export function openScreen(prepare?: (app: App) => Promise<unknown>, as: { reado
     screen.page = fittingPageOf(browser.driver, screen.app.address);
     screen.forget = async () => {
       await screen.driver.get(`${screen.app.address}/icon.svg`);
-      await screen.driver.executeScript('sessionStorage.clear(); localStorage.clear();');
+      await screen.driver.executeAsyncScript(`
+        const done = arguments[arguments.length - 1];
+        sessionStorage.clear();
+        localStorage.clear();
+        const forgotten = [
+          caches.keys().then((names) => Promise.all(names.map((name) => caches.delete(name)))),
+          navigator.serviceWorker.getRegistrations().then((all) => Promise.all(all.map((each) => each.unregister()))),
+        ];
+        Promise.all(forgotten).then(() => done(), () => done());`);
       await screen.driver.manage().deleteAllCookies();
     };
     screen.startAfresh = async (client) => {

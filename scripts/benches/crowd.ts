@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import type postgres from 'postgres';
 import { Bench } from 'tinybench';
 import { openDatabase, type Sql } from '../../src/server/database.ts';
 import { buildIfNeeded } from '../machine/build.ts';
@@ -65,12 +66,39 @@ async function fillFittings(sql: Sql): Promise<void> {
   await sql`vacuum analyze`;
 }
 
-/** What a page shows of a fitting, as one would write it by hand. */
-const shown = (sql: Sql) => sql`id, client_name, shirt_label, jacket_label, tie_label, cloth, knot, note, created_at, answer, request`;
+type Piece = postgres.PendingQuery<postgres.Row[]>;
+
+/** What each list shows, as one would write it by hand; each with how many there are. */
+function byHand(sql: Sql, studio: string) {
+  const counted = (rows: Piece, all: Piece) => () => Promise.all([sql`${rows}`, sql`select count(*) from ${all}`]);
+  const clients = (which: Piece) =>
+    counted(
+      sql`select c.*, (select json_agg(m) from client_measures as m where m.studio_id = c.studio_id and m.client_id = c.id)
+        from (select * from clients where studio_id = ${studio} ${which} and not archived order by lower(name), id limit 50) as c`,
+      sql`clients where studio_id = ${studio} ${which} and not archived`,
+    );
+  const fittings = (which: Piece, order: Piece = sql`created_at desc, id`) =>
+    counted(
+      sql`select f.*, t.tip_off_mm, t.findings from (
+          select id, client_name, shirt_label, jacket_label, tie_label, cloth, knot, note, created_at, title, answer->'start'->'set'
+          from fittings where studio_id = ${studio} ${which} order by ${order} limit 50
+        ) as f left join tyings as t on t.studio_id = ${studio} and t.id = f.id`,
+      sql`fittings where studio_id = ${studio} ${which}`,
+    );
+  const ties = counted(
+    sql`select t.*, worn.* from (select * from ties where studio_id = ${studio} and not archived order by lower(label), id limit 50) as t
+      left join lateral (
+        select count(distinct day) filter (where worn), max(day) from tie_days where tie_days.studio_id = ${studio} and tie_id = t.id
+      ) as worn on true`,
+    sql`ties where studio_id = ${studio} and not archived`,
+  );
+  return { clients, fittings, ties };
+}
 
 async function againstBare(webs: readonly WebServer[], sql: Sql): Promise<void> {
-  const [client] = await sql<{ id: string }[]>`select id from clients where name like 'Guest %' order by id limit 1`;
-  const [fitting] = await sql<{ id: string }[]>`select id from fittings order by created_at desc, id limit 1`;
+  const [{ id: studio = '' } = {}] = await sql<{ id: string }[]>`select id from studios`;
+  const [{ id: client = '' } = {}] = await sql<{ id: string }[]>`select id from clients where name like 'Guest %' order by id limit 1`;
+  const [{ id: fitting = '' } = {}] = await sql<{ id: string }[]>`select id from fittings order by created_at desc, id limit 1`;
   let turn = 0;
   const ask = async (path: string) => {
     const web = webs[turn++ % webs.length] as WebServer;
@@ -78,88 +106,20 @@ async function againstBare(webs: readonly WebServer[], sql: Sql): Promise<void> 
     await answer.arrayBuffer();
     if (answer.status !== 200) throw new Error(`${path}: ${answer.status}`);
   };
-  const [{ id: studio = '' } = {}] = await sql<{ id: string }[]>`select id from studios`;
-  const total = (from: ReturnType<Sql>) => sql`select count(*) from ${from}`;
+  const { clients, fittings, ties } = byHand(sql, studio);
+  const has = (...words: readonly string[]) => sql`and search like all (${words.map((word) => `%${word}%`)})`;
   const cases: readonly (readonly [what: string, path: string, bare: () => Promise<unknown>])[] = [
-    [
-      'clients',
-      '/api/clients',
-      () =>
-        Promise.all([
-          sql`select * from clients where not archived order by lower(name), id limit 50`,
-          total(sql`clients where not archived`),
-        ]),
-    ],
-    [
-      'clients, found',
-      '/api/clients?find=table+7',
-      () =>
-        Promise.all([
-          sql`select * from clients where search like all (${['%table%', '%7%']}) and not archived order by lower(name), id limit 50`,
-          total(sql`clients where search like all (${['%table%', '%7%']}) and not archived`),
-        ]),
-    ],
-    [
-      'ties',
-      '/api/ties',
-      () =>
-        Promise.all([
-          sql`select ties.*, worn.* from (select * from ties where not archived order by lower(label), id limit 50) as ties
-          left join lateral (select count(distinct day) filter (where worn), max(day) from tie_days where tie_days.studio_id = ties.studio_id and tie_id = ties.id) as worn on true`,
-          total(sql`ties where not archived`),
-        ]),
-    ],
-    [
-      'fittings',
-      '/api/fittings',
-      () =>
-        Promise.all([
-          sql`select ${shown(sql)} from fittings where studio_id = ${studio} order by created_at desc, id limit 50`,
-          total(sql`fittings where studio_id = ${studio}`),
-        ]),
-    ],
-    [
-      'fittings, found',
-      '/api/fittings?find=evening+777',
-      () =>
-        Promise.all([
-          sql`select ${shown(sql)} from fittings where search like all (${['%evening%', '%777%']}) order by created_at desc, id limit 50`,
-          total(sql`fittings where search like all (${['%evening%', '%777%']})`),
-        ]),
-    ],
-    [
-      'fittings of a client',
-      `/api/fittings?client=${client?.id}`,
-      () => sql`select ${shown(sql)} from fittings where client_id = ${client?.id ?? null} order by created_at desc, id limit 50`,
-    ],
-    [
-      'fittings by tie',
-      '/api/fittings?by=tie',
-      () =>
-        Promise.all([
-          sql`select ${shown(sql)} from fittings join (select id as of from fittings where studio_id = ${studio} order by lower(tie_label), created_at desc, id limit 50) as first on id = of`,
-          total(sql`fittings where studio_id = ${studio}`),
-        ]),
-    ],
-    ['one fitting', `/api/fittings/${fitting?.id}`, () => sql`select * from fittings where id = ${fitting?.id ?? null}`],
-    [
-      'page: fit book',
-      '/fittings',
-      () =>
-        Promise.all([
-          sql`select ${shown(sql)} from fittings where studio_id = ${studio} order by created_at desc, id limit 50`,
-          total(sql`fittings where studio_id = ${studio}`),
-        ]),
-    ],
-    [
-      'page: clients',
-      '/clients',
-      () =>
-        Promise.all([
-          sql`select * from clients where not archived order by lower(name), id limit 50`,
-          total(sql`clients where not archived`),
-        ]),
-    ],
+    ['the studio alone', '/api/studio', () => sql`select * from studios`],
+    ['clients', '/api/clients', clients(sql``)],
+    ['clients, found', '/api/clients?find=table+7', clients(has('table', '7'))],
+    ['ties', '/api/ties', ties],
+    ['fittings', '/api/fittings', fittings(sql``)],
+    ['fittings, found', '/api/fittings?find=evening+777', fittings(has('evening', '777'))],
+    ['fittings of a client', `/api/fittings?client=${client}`, fittings(sql`and client_id = ${client}`)],
+    ['fittings by tie', '/api/fittings?by=tie&down=false', fittings(sql``, sql`lower(tie_label), created_at desc, id`)],
+    ['one fitting', `/api/fittings/${fitting}`, () => sql`select * from fittings where studio_id = ${studio} and id = ${fitting}`],
+    ['page: fit book', '/fittings', fittings(sql``)],
+    ['page: clients', '/clients', clients(sql``)],
   ];
   const bench = new Bench({ time: 1500, warmupTime: 500 });
   for (const [what, path, bare] of cases) bench.add(`${what}, bare`, async () => void (await bare())).add(what, () => ask(path));

@@ -1,11 +1,11 @@
 import type postgres from 'postgres';
 import { sayDay } from '../contract/days.ts';
-import type { Fitting, FittingDraft, FittingResult, FittingSummary, FittingsBy, FittingsWanted } from '../contract/fitting.ts';
-import { answerVersion, broughtUp } from '../contract/keptAnswer.ts';
+import type { Fitting, FittingDraft, FittingSummary, FittingsBy, FittingsWanted } from '../contract/fitting.ts';
+import { answerVersion, type BroughtUp, broughtUp } from '../contract/keptAnswer.ts';
 import { type Page, type PersonRecord, pageSize, type StudioRecord, type UncheckedFitting } from '../contract/records/records.ts';
 import { completeRequest, type KnotPlan, plan } from '../core/index.ts';
 import { brokenConstraint, isUuid, type Queryable } from './database.ts';
-import { foundBy } from './found.ts';
+import { foundBy, portionOf } from './found.ts';
 import { invalid, notFound, Problem } from './http/problem.ts';
 import { tyingHistory } from './tyings.ts';
 
@@ -50,15 +50,18 @@ export async function listFittings(
   const isBeyond = last && beyond(sql, order, by, down, { ...last, id: after ?? '' });
   const [rows, [counted]] = await Promise.all([
     // All that match are gone through by what orders them only; the rest is read of those that are shown.
-    sql<(KeptRow & { result: FittingResult | null })[]>`
-      select ${fittingColumns(sql)},
+    sql<ShownRow[]>`
+      select fittings.id, client_name, shirt_label, jacket_label, tie_label, person_name, cloth, fittings.knot, fittings.note,
+        fittings.created_at, title, answer->'start'->'set' as set, request->'client'->>'blade' as blade, answer_version,
+        case when answer_version <> ${answerVersion} then request end as request,
+        case when answer_version <> ${answerVersion} then answer end as answer,
         case when tyings.id is null then null else json_build_object('tipOffMm', tip_off_mm, 'tries', tries, 'findings', findings,
           'counts', counts, 'figures', figures) end as result
       from (
         select fittings.id as found_id, row_number() over () as place from (
           select fittings.id from ${looked} where ${matching} ${isBeyond ? sql`and ${isBeyond}` : sql``}
           order by ${order} ${way} nulls last, fittings.created_at desc, fittings.id
-          limit ${pageSize} offset ${isBeyond ? 0 : from}
+          ${portionOf(sql, pageSize, isBeyond ? 0 : from)}
         ) as fittings
       ) as found
       join fittings on fittings.studio_id = ${studioId} and fittings.id = found_id
@@ -66,7 +69,7 @@ export async function listFittings(
       order by place`,
     sql<{ total: number }[]>`select count(*)::int as total from ${looked} where ${matching}`,
   ]);
-  return { rows: rows.map(({ result, ...row }) => summaryOf(row, result)), total: counted?.total ?? 0 };
+  return { rows: rows.map(summaryOf), total: counted?.total ?? 0 };
 }
 
 /** What an order is of, for values that come as text. */
@@ -89,17 +92,41 @@ function beyond(
   return sql`(${order} ${down ? sql`<` : sql`>`} ${value} or ${order} is null or (${order} = ${value} and ${next}))`;
 }
 
-function summaryOf(row: KeptRow, result: FittingResult | null): FittingSummary {
-  const kept = readable(row);
-  const fitting = kept ?? row;
-  const { id, clientName, shirtLabel, jacketLabel, tieLabel, personName, cloth, knot, note, createdAt } = fitting;
+/** What a list shows of a fitting; of its answer, which is long, only what is shown, where it stands as answers do today. */
+interface ShownRow extends Omit<FittingSummary, 'createdAt' | 'title' | 'blade' | 'set'> {
+  readonly createdAt: Date;
+  readonly title: string | null;
+  readonly set: unknown;
+  readonly blade: string | null;
+  readonly answerVersion: number;
+  readonly request: unknown;
+  readonly answer: unknown;
+}
+
+function summaryOf({ title, set, blade, answerVersion: version, request, answer, createdAt, ...row }: ShownRow): FittingSummary {
+  const stands = version === answerVersion ? { title, set, blade } : toldBy(() => broughtUp({ version, request, answer }));
+  const isWhole = typeof stands.title === 'string' && isSet(stands.set);
   return {
-    ...{ id, clientName, shirtLabel, jacketLabel, tieLabel, personName, cloth, knot, note, createdAt },
-    title: kept?.answer.title ?? 'Can’t be read',
-    blade: kept?.request.client.blade ?? 'right',
-    set: kept?.answer.start.set ?? null,
-    result,
+    ...row,
+    createdAt: createdAt.toISOString(),
+    title: isWhole ? (stands.title as string) : 'Can’t be read',
+    blade: isWhole && stands.blade === 'left' ? 'left' : 'right',
+    set: isWhole ? (stands.set as FittingSummary['set']) : null,
   };
+}
+
+function toldBy(read: () => BroughtUp): { readonly title: unknown; readonly set: unknown; readonly blade: unknown } {
+  try {
+    const { request, answer } = read();
+    return { title: answer.title, set: answer.start.set, blade: request.client.blade };
+  } catch {
+    return { title: null, set: null, blade: null };
+  }
+}
+
+function isSet(set: unknown): boolean {
+  const { end, dropMm } = (set ?? {}) as { readonly end?: unknown; readonly dropMm?: unknown };
+  return (end === 'tail' || end === 'blade') && Number.isFinite(dropMm);
 }
 
 /** The latest fitting of a client that nobody has said the outcome of. */

@@ -11,3 +11,11 @@ export function foundBy(sql: Queryable, text: ReturnType<Queryable>, find: strin
     .map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`)
     .reduce((narrowed, pattern) => sql`${narrowed} and ${text} like ${pattern}`, sql``);
 }
+
+/**
+ * So many rows from a place on: `limit …`. Written out: handed over apart, the numbers are not known where the way through the rows
+ * is chosen, and a page is got by sorting all of them instead of by an index.
+ */
+export function portionOf(sql: Queryable, most: number, from: number) {
+  return sql.unsafe(`limit ${Math.trunc(most)}${from > 0 ? ` offset ${Math.trunc(from)}` : ''}`);
+}

@@ -5,7 +5,7 @@ import { changes } from '../contract/records/merge.ts';
 import { type ClientRecord, type Kind, type Page, pageSize, type RecordOf, type TakenMeasure } from '../contract/records/records.ts';
 import { careOrder, isReadyOn } from './care.ts';
 import { brokenConstraint, inTransaction, isUuid, type Queryable } from './database.ts';
-import { foundBy } from './found.ts';
+import { foundBy, portionOf } from './found.ts';
 import { changedMeanwhile, invalid, notFound, taken } from './http/problem.ts';
 
 /** What of a list is wanted; `find` are words that must all be found. */
@@ -18,16 +18,18 @@ export interface Wanted extends ListWanted {
 export async function listRecords<K extends Kind>(sql: Queryable, studioId: string, kind: K, wanted: Wanted): Promise<Page<RecordOf[K]>> {
   const matching = where(sql, studioId, kind, wanted);
   const order = orderBy(sql, studioId, kind, wanted);
-  // All that match are gone through once, by their names only; the rest is read for one page of them.
-  const rows = await sql<(RecordOf[K] & { total: number })[]>`
-    select ${columns(sql, kind)}, total
-    from (
-      select id as found_id, count(*) over ()::int as total from ${table(sql, kind)} as record where ${matching}
-      order by ${order} limit ${wanted.most ?? pageSize} offset ${wanted.from ?? 0}
-    ) as found join ${table(sql, kind)} as record on record.studio_id = ${studioId} and record.id = found_id
-    order by ${order}`;
-  const total = rows[0]?.total ?? ((wanted.from ?? 0) > 0 ? await countRecords(sql, kind, matching) : 0);
-  return { rows: rows.map(({ total: _, ...record }) => record as unknown as RecordOf[K]), total };
+  const [rows, total] = await Promise.all([
+    // The first by their names only, as an index has them; the rest is read for one page of them.
+    sql<RecordOf[K][]>`
+      select ${columns(sql, kind)}
+      from (
+        select id as found_id from ${table(sql, kind)} as record where ${matching}
+        order by ${order} ${portionOf(sql, wanted.most ?? pageSize, wanted.from ?? 0)}
+      ) as found join ${table(sql, kind)} as record on record.studio_id = ${studioId} and record.id = found_id
+      order by ${order}`,
+    countRecords(sql, kind, matching),
+  ]);
+  return { rows: rows.map((record) => record as RecordOf[K]), total };
 }
 
 /** What a list can be ordered by: what stands in one column, and says more or less, or one of a few. */

@@ -50,8 +50,8 @@ export async function supervise({ start, cluster, say, ended, lookEveryMs = 5000
       if (now && now !== trouble) say(now);
       trouble = now;
       if (!isDown) continue;
-      restarts.push(Date.now());
-      if (restarts.filter((at) => Date.now() - at < withinMs).length > mostRestarts)
+      restarts.push(performance.now());
+      if (restarts.filter((at) => performance.now() - at < withinMs).length > mostRestarts)
         throw new MachineFailure(
           'The application ended unexpectedly again and again. Its last words stand above; nothing on record was changed by it.',
         );

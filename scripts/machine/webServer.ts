@@ -55,8 +55,8 @@ export async function startWebServer(port: number, databaseUrl: string, logLevel
 }
 
 async function answering(address: string, child: ChildProcess): Promise<void> {
-  const until = Date.now() + patienceMs;
-  while (Date.now() < until) {
+  const until = performance.now() + patienceMs;
+  while (performance.now() < until) {
     if (child.exitCode !== null) throw new MachineFailure('The application ended while it was starting.');
     const answer = await fetch(`${address}/api/health`).catch(() => undefined);
     if (answer) return;

@@ -43,12 +43,12 @@ function replica(): Sql | undefined {
  */
 export async function reading<T>(since: Place | undefined, read: (sql: Sql) => Promise<T>): Promise<T> {
   const pool = replica();
-  if (!pool || Date.now() < restsUntil) return read(database());
+  if (!pool || performance.now() < restsUntil) return read(database());
   try {
     if (await hasReached(pool, later(since, known.written))) return await read(pool);
   } catch (error) {
     if (!isConnectionLoss(error)) throw error;
-    restsUntil = Date.now() + restMs;
+    restsUntil = performance.now() + restMs;
   }
   return read(database());
 }
@@ -58,7 +58,7 @@ let askedAt = 0;
 /** Whether it answers, and has come so far. Asked now and then only, and whenever it is not known to have. */
 async function hasReached(pool: Sql, place: Place | undefined): Promise<boolean> {
   const isKnown = () => later(place, known.reached) === known.reached;
-  const now = Date.now();
+  const now = performance.now();
   if ((place !== undefined && !isKnown()) || now - askedAt > askAgainMs) {
     known.reached = await soon(
       pool<{ place: Place | null }[]>`

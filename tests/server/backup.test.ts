@@ -10,6 +10,7 @@ import { makeBackup, prune } from '../../scripts/machine/backup/make.ts';
 import { backUpIfDue } from '../../scripts/machine/backup/nightly.ts';
 import { restoreBackup } from '../../scripts/machine/backup/restore.ts';
 import { createDatabase, dropDatabase } from '../../scripts/machine/studio.ts';
+import { backupsTold } from '../../src/server/backups.ts';
 import { openDatabase } from '../../src/server/database.ts';
 import { demoDatabase, emptyDatabase, type OwnDatabase } from '../support/app.ts';
 
@@ -172,6 +173,13 @@ test('every night one, and made up for where the machine was off', async () => {
     await backUpIfDue(nightly.url, into, say);
     assert.equal(readdirSync(into).length, 1);
     assert.match(said.join('\n'), /^Backup made and checked: .*\.dump \(\d+ kB\)$/);
+    // The clock ran years ahead for a while and was put right: tonight’s is due all the same, and what is told is not from then.
+    await on(nightly.url, (sql) => sql`update backups set made_at = made_at + interval '4 years'`);
+    rmSync(join(into, readdirSync(into)[0] ?? ''));
+    await backUpIfDue(nightly.url, into, say);
+    assert.equal(readdirSync(into).length, 1, 'no other for four years');
+    const told = await on(nightly.url, backupsTold);
+    assert.ok(told.good && new Date(told.good.madeAt) <= new Date(), told.good?.madeAt);
   } finally {
     await nightly.drop();
   }

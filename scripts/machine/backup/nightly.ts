@@ -28,7 +28,7 @@ export function backUpNightly(owner: string, folder: string, say: (line: string)
 /** Makes one if the latest night’s is missing. */
 export async function backUpIfDue(owner: string, folder: string, say: (line: string) => void, now = new Date()): Promise<void> {
   try {
-    if (!isDue(await latestGood(owner), now)) return;
+    if (!isDue(await latestGood(owner, now), now)) return;
     const { file, bytes } = await makeBackup(owner, backupIn(folder));
     say(`Backup made and checked: ${file} (${Math.ceil(bytes / 1024)} kB)`);
     prune(folder);
@@ -37,10 +37,11 @@ export async function backUpIfDue(owner: string, folder: string, say: (line: str
   }
 }
 
-async function latestGood(owner: string): Promise<Date | undefined> {
+/** One that was made under a clock that ran ahead is none of these nights’: waiting for it there would be no other for years. */
+async function latestGood(owner: string, now: Date): Promise<Date | undefined> {
   const sql = postgres(owner, { max: 1, connect_timeout: 10, onnotice: () => undefined });
   try {
-    const [row] = await sql<{ at: Date | null }[]>`select max(made_at) as at from backups where failure is null`;
+    const [row] = await sql<{ at: Date | null }[]>`select max(made_at) as at from backups where failure is null and made_at <= ${now}`;
     return row?.at ?? undefined;
   } finally {
     await sql.end({ timeout: 5 });

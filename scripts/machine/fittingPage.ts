@@ -108,7 +108,8 @@ export function fittingPageOf(driver: WebDriver, address: string) {
     button: (name: string) => one(`//button[normalize-space()="${name}" or @aria-label="${name}"]`),
     status: async () => (await one('//*[@id="save-told"]')).getText(),
     /** All that can be read on the page. The browser’s own telling of it: the driver’s goes through every element, and is asked again and again. */
-    body: async () => (await driver.executeScript<string>('return document.body.innerText')).replaceAll('\u00a0', ' '),
+    body: async () =>
+      (await driver.executeScript<string>('return document.body.innerText')).replaceAll('\u00a0', ' ').replace(/[ \t]*\n\s*/g, '\n'),
   };
 }
 

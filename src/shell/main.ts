@@ -39,7 +39,8 @@ const server = createServer(
     // A body that trickles in is not waited for, nor headers that never end; a studio’s file may take its time.
     requestTimeout: 300_000,
     headersTimeout: 10_000,
-    keepAliveTimeout: 5000,
+    // Longer than a proxy in front keeps its own lines: closed from here one may just be about to be used.
+    keepAliveTimeout: 65_000,
     maxHeaderSize: 16 * 1024,
   },
   shellFor({

@@ -3,6 +3,7 @@ import { once } from 'node:events';
 import { createServer, type IncomingMessage, request } from 'node:http';
 import { connect } from 'node:net';
 import { after, before, test } from 'node:test';
+import { recordsOut } from '../../src/contract/offline.ts';
 import { shellFor } from '../../src/shell/app.ts';
 import { type App, startApp } from '../support/app.ts';
 
@@ -18,6 +19,17 @@ test('without its records it is alive, so nobody need start it again, and not he
   app.gate.shut();
   try {
     assert.deepEqual([await status('alive'), await status('health')], [200, 503]);
+  } finally {
+    app.gate.open();
+  }
+});
+
+test('a page that comes without its records says so, for a device that keeps pages; one with them does not', async () => {
+  const says = async (path: string) => (await fetch(app.address + path)).headers.get(recordsOut);
+  for (const path of ['/', '/clients', '/fittings']) assert.equal(await says(path), null, path);
+  app.gate.shut();
+  try {
+    for (const path of ['/', '/clients', '/fittings']) assert.equal(await says(path), 'true', path);
   } finally {
     app.gate.open();
   }

@@ -74,6 +74,9 @@ export function buildIfNeeded(): void {
     encoding: 'utf8',
     env: { ...process.env, ASTRO_TELEMETRY_DISABLED: '1' },
   });
+  // Ctrl-C reaches it too, and it ends without a word.
+  const interrupted = result.signal !== null || result.status === 130 || !(result.stdout + result.stderr).trim();
+  if (result.status !== 0 && interrupted) throw new MachineFailure('Stopped while it was being built. Nothing else was changed.');
   if (result.status !== 0) throw new MachineFailure(`The build failed:\n${result.stdout}\n${result.stderr}`);
   bundleServer(['shell', 'main.ts'], 'shell.mjs');
   bundleServer(['server', 'fitBook', 'thread.ts'], 'book.mjs');

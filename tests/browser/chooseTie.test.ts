@@ -89,8 +89,8 @@ test('a tie is taken to the fitting with the outfit', async () => {
   const tie = (await places())[0] ?? '';
   await (await page.button('Use in fitting')).click();
   await page.chosenKnot();
-  assert.ok((await page.body()).includes(tie));
-  assert.ok((await page.body()).includes('Tobiah Wrenfield'));
+  for (const worn of [tie, 'Tobiah Wrenfield'])
+    await page.waitFor(async () => (await page.body()).includes(worn), `${worn} is not at the fitting`);
 });
 
 test('the brief: what to look for, and a tie in the hand against all that the client wears', async () => {
@@ -103,10 +103,8 @@ test('the brief: what to look for, and a tie in the hand against all that the cl
     async () => (await (await page.one('//*[starts-with(@aria-label, "Ties that would serve")]')).getAttribute('aria-label')) !== label,
     'the same brief',
   );
-  const body = await page.body();
-  assert.match(body, /White poplin, semi-spread/);
-  assert.match(body, /Pale blue, point/);
-  assert.match(body, /Swamps the point collar/);
+  for (const said of [/White poplin, semi-spread/, /Pale blue, point/, /Swamps the point collar/])
+    await page.waitFor(async () => said.test(await page.body()), `nothing says ${said}`);
   await page.type('Thickness', 'fat');
   await page.waitFor(async () => /Thickness is not a length: “fat”/.test(await page.body()), 'no word of it');
   await page.reads(() => page.value('Thickness'), 'fat');

@@ -2,7 +2,17 @@ import '../support/dom.ts';
 import assert from 'node:assert/strict';
 import { beforeEach, mock, test } from 'node:test';
 import { Outage, Refusal } from '../../src/islands/wire/http.ts';
-import { allUnsent, askSurely, dropUnsent, followUnsent, holdUnsent, isOwn, sendLeft, type Unsent } from '../../src/islands/wire/unsent.ts';
+import {
+  allUnsent,
+  askSurely,
+  dropUnsent,
+  followUnsent,
+  giveUpUnsent,
+  holdUnsent,
+  isOwn,
+  sendLeft,
+  type Unsent,
+} from '../../src/islands/wire/unsent.ts';
 
 const entry = (key: string, more: Partial<Unsent> = {}): Unsent => ({
   key,
@@ -105,6 +115,17 @@ test('what goes along waits behind what it belongs to, and goes with it where th
   asked = answering({ fitting: refused });
   await assert.rejects(askSurely(entry('fitting'), [entry('seen')]), Refusal);
   assert.deepEqual(kept(), []);
+});
+
+test('what is given up takes along what waits behind it, and nothing else', async () => {
+  answering({});
+  holdUnsent(entry('other'));
+  await assert.rejects(askSurely(entry('fitting'), [entry('seen')]), Outage);
+  giveUpUnsent('fitting');
+  assert.deepEqual([kept(), isOwn('fitting')], [['other'], false]);
+  const asked = answering({ other: fine, seen: refused });
+  await sendLeft();
+  assert.deepEqual(asked, ['other']);
 });
 
 test('whoever follows is told, also of another window; what can’t be read any more is as good as nothing', () => {

@@ -6,7 +6,7 @@ import type { PlanQuestion } from '../../core/index.ts';
 import { notOf, type SavedHere, type SavedTyings } from '../atHand/savedHere.ts';
 import { type AtHand, isSameFitting } from '../atHand/values.ts';
 import { saveFitting, unsentFittingKey } from '../wire/queries.ts';
-import { dropUnsent, type Unsent } from '../wire/unsent.ts';
+import { giveUpUnsent, type Unsent } from '../wire/unsent.ts';
 import { pendingSave, savedNow, saveOf } from './pendingSave.ts';
 
 export type SavingState =
@@ -85,7 +85,7 @@ export function useSaving(now: AtHand, savedHere: SavedHere, opened?: SavedTying
     const pending = pendingSave();
     if (pending) {
       stopped.add(pending.id);
-      dropUnsent(unsentFittingKey(pending.id));
+      giveUpUnsent(unsentFittingKey(pending.id));
     }
     setGivenUp(true);
   };

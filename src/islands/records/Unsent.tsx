@@ -5,7 +5,7 @@ import { keepForOffline, keptSince } from '../device/offline.ts';
 import { Button, Link } from '../ui/Button.tsx';
 import { capital } from '../ui/words.ts';
 import { followLine, lineDownSince } from '../wire/line.ts';
-import { allUnsent, dropUnsent, followUnsent, type HeldUnsent, isOwn, sendLeft } from '../wire/unsent.ts';
+import { allUnsent, dropUnsent, followUnsent, giveUpUnsent, type HeldUnsent, isOwn, sendLeft } from '../wire/unsent.ts';
 import { type Draft, keepDraft } from './form/drafts.ts';
 
 const everyMs = 5000;
@@ -121,7 +121,7 @@ function Refused({ unsent }: { readonly unsent: HeldUnsent }) {
         <Button look="text" onClick={open}>
           {draft ? 'Open what you entered' : 'Go to its page'}
         </Button>
-        <Button look="text" onClick={() => dropUnsent(key)}>
+        <Button look="text" onClick={() => giveUpUnsent(key)}>
           Discard it
         </Button>
       </p>

@@ -61,6 +61,11 @@ export function dropUnsent(key: string): void {
   changed();
 }
 
+/** It is given up, and with it what waits behind it: that would have nothing to belong to. */
+export function giveUpUnsent(given: string): void {
+  for (const { key, after } of allUnsent()) if (key === given || after === given) dropUnsent(key);
+}
+
 /**
  * Asks the server to keep something, and keeps it here until there is an answer: where this page goes away before, the next one sends
  * it. While the server is out of reach whoever asked goes on asking. What is to go `along`, once this is kept, waits behind it, and
@@ -73,7 +78,7 @@ export async function askSurely<T>(unsent: Unsent, along: readonly Unsent[] = []
   try {
     return await answered<T>(unsent);
   } catch (error) {
-    if (error instanceof Refusal) for (const { key } of [unsent, ...along]) dropUnsent(key);
+    if (error instanceof Refusal) giveUpUnsent(unsent.key);
     throw error;
   }
 }

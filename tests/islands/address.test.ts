@@ -5,6 +5,7 @@ import { kinds } from '../../src/contract/records/kinds/index.ts';
 import type { ClientRecord, Wardrobe } from '../../src/contract/records/records.ts';
 import { unworn } from '../../src/core/care/standing.ts';
 import { nothingLearnt } from '../../src/core/fitbook/here.ts';
+import { plan } from '../../src/core/index.ts';
 import { addressOf, clientAsked, readAddress } from '../../src/islands/atHand/address.ts';
 import { besideOf } from '../../src/islands/atHand/beside.ts';
 import {
@@ -18,6 +19,7 @@ import {
   withTie,
 } from '../../src/islands/atHand/values.ts';
 import { withValueAt } from '../../src/islands/ui/paths.ts';
+import { question } from '../support/ties.ts';
 import { emptyWardrobe, studio } from '../support/wardrobe.ts';
 
 const kept = { version: 1, archived: false, note: '' };
@@ -116,6 +118,19 @@ test('what stands beside the fitting is in the address, and is the fitting with 
   assert.equal(besideOf(fresh, { piece: 'shirt', id: 'gone' }, wardrobe), undefined);
   for (const said of ['', 'hat~1', 'knot~Li-Li'])
     assert.equal(readAddress(new URLSearchParams({ beside: said }), wardrobe).beside?.id ?? '', '', said);
+});
+
+test('a knot that the search would not come to is looked at because the address names it', () => {
+  const named = (knot: string) => readAddress(new URLSearchParams({ client: client.id, knot }), wardrobe);
+  assert.deepEqual(named('N-Li-Ro-Li-Co-H').question.search.also, ['N Li Ro Li Co H'], 'of another family');
+  assert.deepEqual(named('Li-Ro-Li-Co-T').question.search.also, [], 'among those looked at anyway');
+  for (const knot of ['N-Li-Ro-Li-Co-H', 'Li-Ro-Li-Ro-Li-Co-T', 'Li-Co-D', 'Li-Ro-Li-Co-T']) {
+    const { search } = named(knot).question;
+    assert.ok(
+      plan({ ...question, search }).knots.some(({ moves }) => moves === knot.replaceAll('-', ' ')),
+      knot,
+    );
+  }
 });
 
 test('who follows the best match is not given the client’s usual knot by the address', () => {

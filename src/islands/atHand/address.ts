@@ -1,8 +1,10 @@
 import { draftLabels, draftPiece, type PieceKind } from '../../contract/records/draftPieces.ts';
 import type { Wardrobe } from '../../contract/records/records.ts';
 import { formatKnot } from '../../core/knot/format.ts';
+import type { Knot } from '../../core/knot/knot.ts';
 import { parseKnot } from '../../core/knot/parse.ts';
 import { type AimCode, aims } from '../../core/plan/aims.ts';
+import { isSearched } from '../../core/plan/searched.ts';
 import type { Attempt } from '../../core/start/attempts.ts';
 import { tiedOnCodes } from '../../core/start/tiedOn.ts';
 import { valueAt, withValueAt } from '../ui/paths.ts';
@@ -16,6 +18,7 @@ import {
   ownWaysOf,
   withAim,
   withJacket,
+  withKnot,
   withOutfit,
   withRegulation,
   withShirt,
@@ -73,10 +76,13 @@ export function readAddress(query: URLSearchParams, wardrobe: Wardrobe): AtHand 
     const next = { ...values, question: withValueAt(values.question, path, unsaid(text, valueAt(base.question, path))) };
     if (isAtHand(next)) values = next;
   }
-  const knot = query.get('knot');
+  const asked = query.get('knot');
+  const knot = knotIn(asked);
+  if (asked === none) values = { ...values, knot: null };
+  else if (knot)
+    values = isSearched(values.question.search, knot) ? { ...values, knot: formatKnot(knot) } : withKnot(values, formatKnot(knot));
   return {
     ...values,
-    knot: knot === none ? null : (knotIn(knot) ?? values.knot),
     note: query.get('note') ?? '',
     attempts: attemptsIn(query.get('attempts')),
     tiedOn: tiedOnCodes.find((code) => code === query.get('tied-on')) ?? values.tiedOn,
@@ -152,7 +158,9 @@ function besideIn(text: string | null): Beside | null {
   const [named, id = ''] = text?.split(comma) ?? [];
   const piece = besidePieces.find((each) => each === named);
   if (!piece) return null;
-  return piece === 'knot' ? { piece, id: knotIn(id) ?? '' } : { piece, id };
+  if (piece !== 'knot') return { piece, id };
+  const knot = knotIn(id);
+  return { piece, id: knot ? formatKnot(knot) : '' };
 }
 
 /** The tyings an address tells of; none where it can't be read. */
@@ -166,10 +174,10 @@ function attemptsIn(text: string | null): readonly Attempt[] {
   }
 }
 
-function knotIn(text: string | null): string | undefined {
+function knotIn(text: string | null): Knot | undefined {
   if (text === null) return undefined;
   try {
-    return formatKnot(parseKnot(text.replaceAll('-', ' ')));
+    return parseKnot(text.replaceAll('-', ' '));
   } catch {
     return undefined;
   }

@@ -224,6 +224,12 @@ export function withClient(values: AtHand, client: ClientRecord, wardrobe: Wardr
   return { ...withTie(next, tie), told };
 }
 
+/** Holds a knot, which is then looked at whatever else is asked for. */
+export function withKnot(values: AtHand, knot: string): AtHand {
+  const { search } = values.question;
+  return { ...values, knot, question: { ...values.question, search: { ...search, also: [...new Set([...search.also, knot])] } } };
+}
+
 /** Puts an outfit of the client on, with the belt line of its trousers. */
 export function withOutfit(
   values: AtHand,
@@ -242,20 +248,18 @@ export function withOutfit(
   const usual = { ...client, aim: outfit.aim ?? client.aim };
   const asked = outfit.aim ? withAim(inTie, outfit.aim) : inTie;
   const dressed = regulation || values.regulation ? withRegulation(asked, regulation ?? null, usual) : asked;
-  const { search } = dressed.question;
   const knot = outfit.knot ?? regulation?.knot ?? null;
-  return {
+  const now: AtHand = {
     ...dressed,
     colours: { ...dressed.colours, trousers: outfit.trousersColour },
     outfit: { id: outfit.id, label: outfit.label },
-    knot: knot ?? dressed.knot,
     question: {
       ...dressed.question,
       client: clientEntries(planClient(client, outfit, studio.person)),
       occasion: { ...dressed.question.occasion, dressCode: outfit.dressRule },
-      search: knot === null ? search : { ...search, also: [...new Set([...search.also, knot])] },
     },
   };
+  return knot === null ? now : withKnot(now, knot);
 }
 
 /** How a client likes it where nothing is prescribed; a walk-in as most do. */

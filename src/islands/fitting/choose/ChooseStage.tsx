@@ -2,7 +2,7 @@ import { lazy, Suspense, useState } from 'react';
 import type { Advice, KnotPlan } from '../../../core/index.ts';
 import type { PieceCode } from '../../atHand/pieces.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
-import type { GivenCode } from '../../atHand/values.ts';
+import { type GivenCode, withKnot } from '../../atHand/values.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Loading } from '../../ui/Loading.tsx';
 import { ViewSwitch } from '../../ui/Moves.tsx';
@@ -47,11 +47,7 @@ export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: 
   const { store, values, wardrobe, frame, setView, units, stale } = useAsked();
   /** A knot that is held is the one in hand, and is looked at whatever else is asked for. */
   const give = (given: GivenCode) =>
-    store.change((now) =>
-      given === 'knot'
-        ? { ...now, given, knot: plan.moves, question: { ...now.question, search: { ...now.question.search, also: [plan.moves] } } }
-        : { ...now, given },
-    );
+    store.change((now) => (given === 'knot' ? { ...withKnot(now, plan.moves), given } : { ...now, given }));
   const alive = useAlive();
   const [drawer, setDrawer] = useState<Drawer>('none');
   const turn = (to: Drawer) => setDrawer(drawer === to ? 'none' : to);

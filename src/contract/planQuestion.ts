@@ -135,7 +135,13 @@ const learntShare = {
   along: Joi.object({ offsetMm: along, openMm: along, crossedMm: along }),
 };
 const learntLength = Joi.object({ meanMm: learnt(600), sdMm: sure(300) }).required();
-const shapeOff = { top: learnt(0.9), height: learnt(0.9), leanDeg: learnt(60) };
+const shapeOff = {
+  top: learnt(0.9),
+  bottom: learnt(0.9).optional(),
+  height: learnt(0.9),
+  depth: learnt(3).optional(),
+  leanDeg: learnt(60),
+};
 const calibrationSchema = worded(
   Joi.object({
     takeUp: Joi.object({

@@ -13,11 +13,18 @@ const usualSds = {
   open: 25,
   /** How much longer these hands leave the loop when they cross it. */
   crossed: 20,
-  /** Top width and height as shares of what the formulas say, and the lean: each by the tie and by the knot. */
+  /**
+   * How knots come out, each by the tie and by the knot: top width, bottom beyond what the width makes of it, height and depth as
+   * shares of what the formulas say, and the lean. The formulas suppose a knot pressed flat, so its depth is known least.
+   */
   topTie: 0.06,
   topKnot: 0.12,
+  bottomTie: 0.06,
+  bottomKnot: 0.12,
   heightTie: 0.06,
   heightKnot: 0.12,
+  depthTie: 0.15,
+  depthKnot: 0.35,
   leanTie: 2,
   leanKnot: 5,
 } as const satisfies Record<string, number>;

@@ -1,6 +1,7 @@
 import { clientEffect, type EffectName, effectName, type Mix, type Priors, usualPriors } from './effects.ts';
 import type { Known, Observation } from './known.ts';
 import { type LearntEffect, posteriorOf } from './posterior.ts';
+import type { ShapePart } from './shapes.ts';
 
 /** A tying whose outcome is known, against what the formulas alone said of it. */
 export interface LearnRecord {
@@ -21,9 +22,11 @@ export interface LearnRecord {
   /** By how much the tip moves for a millimetre of the loop it was read in, hung open or crossed; 0 unless said otherwise. */
   readonly openBy?: number;
   readonly crossedBy?: number;
-  /** How the knot came out, where it was measured: width and height against the formulas’, and degrees of lean beyond theirs. */
+  /** How the knot came out, where it was measured: its size against the formulas’ as shares beyond it, and degrees of lean beyond theirs. */
   readonly top?: number | null;
+  readonly bottom?: number | null;
   readonly height?: number | null;
+  readonly depth?: number | null;
   readonly leanDeg?: number | null;
 }
 
@@ -54,7 +57,7 @@ export interface FitBook {
 }
 
 /** How well a knot is measured against a rule, as a share of it, and its lean by eye, degrees. */
-const looked = { top: 0.05, height: 0.08, leanDeg: 3 } as const;
+const looked = { top: 0.05, bottom: 0.08, height: 0.08, depth: 0.1, leanDeg: 3 } as const;
 
 /**
  * What recorded tyings teach, all at once:
@@ -62,7 +65,7 @@ const looked = { top: 0.05, height: 0.08, leanDeg: 3 } as const;
  *   error = client + hand − takeUp · (stylist + tie + knot) + what the loop it was read in was off by + noise
  *
  * with all effects normal around 0 and as far apart as `priors` say (`posteriorOf` says how it is solved, and what becomes of
- * blunders); width, height and lean are the sum of what is the tie’s and what is the knot’s. Pure.
+ * blunders); size and lean are the sum of what is the tie’s and what is the knot’s. Pure.
  */
 export function learn(records: readonly LearnRecord[], priors: Priors = usualPriors): FitBook {
   const { reckon, known, every, blunders, inverted } = posteriorOf(observationsOf(records, priors), priors);
@@ -84,9 +87,12 @@ export function learn(records: readonly LearnRecord[], priors: Priors = usualPri
 export function observationsOf(records: readonly LearnRecord[], priors: Priors): Observation[] {
   return [
     ...records.map((record) => ({ of: tipMix(record), value: record.tipErrorMm, sd: record.noiseMm ?? priors.tying })),
-    ...records.flatMap(({ top, height, leanDeg, tie, knot }) => [
+    ...records.flatMap(({ top, bottom, height, depth, leanDeg, tie, knot }) => [
       ...seen(top, shapeMix('top', tie, knot), looked.top),
+      // A wider knot is wider below as well.
+      ...seen(bottom, [...shapeMix('top', tie, knot), ...shapeMix('bottom', tie, knot)], looked.bottom),
       ...seen(height, shapeMix('height', tie, knot), looked.height),
+      ...seen(depth, shapeMix('depth', tie, knot), looked.depth),
       ...seen(leanDeg, shapeMix('lean', tie, knot), looked.leanDeg),
     ]),
   ];
@@ -117,7 +123,7 @@ export function shareMix(stylist: string, tie: string, knot: string, by = 1): Mi
 }
 
 /** How a knot comes out beyond the formulas. */
-export function shapeMix(measure: 'top' | 'height' | 'lean', tie: string, knot: string): Mix {
+export function shapeMix(measure: ShapePart, tie: string, knot: string): Mix {
   return [
     [effectName(`${measure}Tie`, tie), 1],
     [effectName(`${measure}Knot`, knot), 1],

@@ -34,7 +34,7 @@ const mostRounds = 6;
 const mostOwn = 1 - 1e-6;
 
 /** Of effects that nearly every other is tied to. */
-const sharedByMany = new Set(['hand', 'stylist', 'knot', 'crossed', 'topKnot', 'heightKnot', 'leanKnot']);
+const sharedByMany = new Set(['hand', 'stylist', 'knot', 'crossed', 'topKnot', 'bottomKnot', 'heightKnot', 'depthKnot', 'leanKnot']);
 
 /**
  * The exact posterior of normal effects around 0 (best linear unbiased prediction), from observations that are mixes of them

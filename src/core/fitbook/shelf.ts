@@ -2,6 +2,7 @@ import { codeOf, type EffectName, effectName } from './effects.ts';
 import type { LearntHere } from './here.ts';
 import { type FitBook, type LearnRecord, learn } from './learn.ts';
 import { type LookedBack, type Overview, overviewOf } from './overview.ts';
+import { shapeParts } from './shapes.ts';
 import { spreadsFrom } from './spreads.ts';
 import { clientEffectNow, type DropNow } from './tying.ts';
 
@@ -84,10 +85,10 @@ function hereOf(
     ...knots,
   ];
   const shapes = [
-    ...tied.flatMap((tie) => (['topTie', 'heightTie', 'leanTie'] as const).map((code) => effectName(code, tie))),
+    ...tied.flatMap((tie) => shapeParts.map((part) => effectName(`${part}Tie`, tie))),
     ...knots.flatMap((name) => {
       const moves = name.slice('knot/'.length);
-      return (['topKnot', 'heightKnot', 'leanKnot'] as const).map((code) => effectName(code, moves));
+      return shapeParts.map((part) => effectName(`${part}Knot`, moves));
     }),
   ];
   const known = book.known([...new Set(wanted)]);

@@ -35,7 +35,9 @@ export interface TyingFigures {
   readonly crossedBy?: number;
   /** What the formulas had the knot come out as. */
   readonly topMm?: number;
+  readonly bottomMm?: number;
   readonly heightMm?: number;
+  readonly depthMm?: number;
   readonly leanDeg?: number;
   /** 1 where the blade hung on the wearer’s left, and all came out as in a mirror. */
   readonly mirrored?: number;
@@ -59,7 +61,9 @@ export const figureNames = [
   'openBy',
   'crossedBy',
   'topMm',
+  'bottomMm',
   'heightMm',
+  'depthMm',
   'leanDeg',
   'mirrored',
   'plannedOffMm',
@@ -82,7 +86,9 @@ export interface RecordedTying {
   readonly setMm: number | null;
   readonly tipOffMm: number | null;
   readonly topMm: number | null;
+  readonly bottomMm: number | null;
   readonly heightMm: number | null;
+  readonly depthMm: number | null;
   readonly lean: LeanCode | null;
   readonly figures: TyingFigures;
 }
@@ -138,7 +144,7 @@ export function handOf({ personId, clientId, neck }: Pick<RecordedTying, 'person
  * a client or tie without a record is one by itself. `undefined` where the tip was never seen.
  */
 export function learnRecordOf(tying: RecordedTying, now: DropNow | undefined): LearnRecord | undefined {
-  const { id, source, clientId, tieId, knot, topMm, heightMm, lean, figures } = tying;
+  const { id, source, clientId, tieId, knot, topMm, bottomMm, heightMm, depthMm, lean, figures } = tying;
   const error = errorOf(tying);
   if (error === undefined) return undefined;
   const thenMeasured = figures.dropMeasured === 1;
@@ -154,11 +160,18 @@ export function learnRecordOf(tying: RecordedTying, now: DropNow | undefined): L
     ...(figures.noiseMm !== undefined && figures.noiseMm !== usualPriors.tying && { noiseMm: figures.noiseMm }),
     openBy: figures.openBy ?? 0,
     crossedBy: figures.crossedBy ?? 0,
-    top: topMm === null || !figures.topMm ? null : topMm / figures.topMm - 1,
-    height: heightMm === null || !figures.heightMm ? null : heightMm / figures.heightMm - 1,
+    top: shareBeyond(topMm, figures.topMm),
+    bottom: shareBeyond(bottomMm, figures.bottomMm),
+    height: shareBeyond(heightMm, figures.heightMm),
+    depth: shareBeyond(depthMm, figures.depthMm),
     leanDeg:
       lean === null || figures.leanDeg === undefined ? null : (leans[lean].deg - figures.leanDeg) * (figures.mirrored === 1 ? -1 : 1),
   };
+}
+
+/** By what share something came out beyond what the formulas had; `null` where it wasn’t measured, or nothing was said of it. */
+function shareBeyond(mm: number | null, formulasMm: number | undefined): number | null {
+  return mm === null || !formulasMm ? null : mm / formulasMm - 1;
 }
 
 /** By what a client’s effect goes, given how its drop is known now. */

@@ -93,7 +93,9 @@ export const measures = {
     tipOffMm: { label: 'Blade tip ended', minMm: -900, maxMm: 900, how: 'below the belt top; above it is negative' },
     tailEndMm: { label: 'Tail tip ended', minMm: 30, maxMm: 1000, how: 'collar button down to the tail tip' },
     topMm: { label: 'Knot’s top width', minMm: 10, maxMm: 160, fineness: 'fine', how: 'across the top of the knot' },
+    bottomMm: { label: 'Knot’s bottom width', minMm: 5, maxMm: 160, fineness: 'fine', how: 'across the knot where the blade leaves it' },
     heightMm: { label: 'Knot’s height', minMm: 10, maxMm: 160, fineness: 'fine', how: 'top of the knot to where the blade leaves it' },
+    depthMm: { label: 'Knot’s depth', minMm: 5, maxMm: 90, fineness: 'fine', how: 'front to back with a calliper, not pressed' },
   },
 } as const satisfies Record<string, Record<string, Measure>>;
 

@@ -8,7 +8,9 @@ export interface CheckEntries {
   /** Where the start was set, if not where it was told. */
   readonly setMm: number | null;
   readonly topMm: number | null;
+  readonly bottomMm: number | null;
   readonly heightMm: number | null;
+  readonly depthMm: number | null;
   readonly lean: LeanCode | null;
   readonly fine: readonly LookCode[];
   readonly findings: readonly FindingCode[];
@@ -22,7 +24,9 @@ export const unchecked: CheckEntries = {
   tailEndMm: null,
   setMm: null,
   topMm: null,
+  bottomMm: null,
   heightMm: null,
+  depthMm: null,
   lean: null,
   fine: [],
   findings: [],

@@ -85,12 +85,16 @@ const attempt: Shape = {
 };
 
 const seen: Fits = (value) => value === null || Number.isFinite(value);
+/** What was kept before this could be measured has nothing there. */
+const seenSince: Fits = (value) => value === undefined || seen(value);
 const check: Shape = {
   tipOffMm: seen,
   tailEndMm: seen,
   setMm: seen,
   topMm: seen,
+  bottomMm: seenSince,
   heightMm: seen,
+  depthMm: seenSince,
   lean: either(none, codeOf(leans)),
   fine: allOf(codeOf(looks)),
   findings: allOf(codeOf(findings)),

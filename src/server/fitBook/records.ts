@@ -17,7 +17,7 @@ type FittingOf = Pick<Fitting, 'id' | 'clientId' | 'tieId' | 'personId' | 'attem
 export async function recordsOf(sql: Queryable, studioId: string): Promise<Records> {
   const tyings = await sql<TyingRecord[]>`
     select id, version, archived, label, source, client_id, tie_id, knot, person_id, neck, done_on, state, "end", set_mm, tip_off_mm,
-      tail_end_mm, tries, minutes, top_mm, height_mm, lean, findings, client_verdict, stylist_verdict, counts, note, figures
+      tail_end_mm, tries, minutes, top_mm, bottom_mm, height_mm, depth_mm, lean, findings, client_verdict, stylist_verdict, counts, note, figures
     from tyings where studio_id = ${studioId} and not archived order by done_on, id`;
   const tried = await sql<FittingOf[]>`
     select id, client_id, tie_id, person_id, attempts, request from fittings
@@ -44,7 +44,7 @@ function attemptsOf({ id, clientId, tieId, personId, attempts, request }: Fittin
     const { openBy, crossedBy } = tipByLoops(state, windingOf(parseKnot(moves)).active === 'blade' ? 'tail' : 'blade');
     return {
       ...{ id, source: 'fitting' as const, clientId, tieId, knot: moves, personId, neck },
-      ...{ end: 'tail' as const, setMm: null, tipOffMm: null, topMm: null, heightMm: null, lean: null },
+      ...{ end: 'tail' as const, setMm: null, tipOffMm: null, topMm: null, bottomMm: null, heightMm: null, depthMm: null, lean: null },
       figures: {
         ...{ tailMm, takeUpMm, errorMm, noiseMm, dropMm: drop.meanMm, dropMeasured: drop.measured ? 1 : 0 },
         openBy: client.openLoopMm === null ? openBy : 0,

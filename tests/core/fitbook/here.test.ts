@@ -71,7 +71,7 @@ test('a tape used after it was learnt against an estimate narrows it; another ta
 
 const tying: RecordedTying = {
   ...{ id: 'a', source: 'fitting', clientId: 'c', tieId: 't', knot: moves, personId: 'p', neck: 'facing', end: 'tail' },
-  ...{ setMm: 400, tipOffMm: 20, topMm: null, heightMm: null, lean: null },
+  ...{ setMm: 400, tipOffMm: 20, topMm: null, bottomMm: null, heightMm: null, depthMm: null, lean: null },
   figures: { takeUpMm: 187, reckonedOffMm: -12, setMm: 400, dropMm: 450, dropMeasured: 0 },
 };
 
@@ -106,6 +106,26 @@ test('a knot that came out wider is planned wider, in this tie most', () => {
   assert.ok(asSeen(shape, other, moves).topMm < asSeen(shape, same, moves).topMm);
   assert.ok(asSeen(shape, same, moves).tiltDeg > shape.tiltDeg + 5);
   assert.equal(asSeen(shape, undefined, moves), shape);
+});
+
+test('bottom and depth go by the calliper: the bottom with the width and by its own share, the depth by itself', () => {
+  const figures = { ...tying.figures, topMm: 50, bottomMm: 30, heightMm: 45, depthMm: 16 };
+  const learnt = (seen: Partial<RecordedTying>) => {
+    const records = [1, 2, 3].flatMap((i) => learnRecordOf({ ...tying, ...seen, figures, id: `${i}` }, undefined) ?? []);
+    const { looks } = learntBook({ records, ids: [], lookedBack: [] }).here({ client: null, hands: [], ties: ['t'] });
+    return shapeLearnt(looks, 't');
+  };
+  const { shape } = planKnot(request, moves);
+  const wider = asSeen(shape, learnt({ topMm: 60 }), moves);
+  assert.ok(Math.abs(wider.bottomMm / shape.bottomMm - wider.topMm / shape.topMm) < 1e-9, 'as much wider below as above');
+  const open = asSeen(shape, learnt({ topMm: 60, bottomMm: 42 }), moves);
+  assert.ok(open.bottomMm / shape.bottomMm > 1.05 * (open.topMm / shape.topMm));
+  const deep = asSeen(shape, learnt({ depthMm: 25 }), moves);
+  assert.ok(deep.depthMm > 1.4 * shape.depthMm && deep.topMm === shape.topMm && deep.bottomMm === shape.bottomMm);
+  // What was kept before either was measured says nothing of them.
+  const before = asSeen(shape, { top: 0.1, height: 0, leanDeg: 0 }, moves);
+  assert.equal(before.depthMm, shape.depthMm);
+  assert.ok(Math.abs(before.bottomMm - 1.1 * shape.bottomMm) < 1e-9);
 });
 
 test('on a stand the take-up is what is left of the length; what would teach most is worn most and known least', () => {

@@ -33,6 +33,14 @@ interface CheckStageProps {
   readonly onGo: (stage: StageCode) => void;
 }
 
+/** The knot’s size, as a calliper takes it. */
+const sizes = [
+  ['topMm', 'Top of the knot across'],
+  ['bottomMm', 'Its bottom across'],
+  ['heightMm', 'Its height'],
+  ['depthMm', 'Its depth'],
+] as const;
+
 /** A step back from the tied client: where the tip ended, one look after the other, what helps, and all of it on record. */
 export function CheckStage({ drawn, saving, hindrance, onGo }: CheckStageProps) {
   const { store, values, units, stale, state } = useAsked();
@@ -108,22 +116,17 @@ export function CheckStage({ drawn, saving, hindrance, onGo }: CheckStageProps) 
                 units={units}
                 onChange={(mm) => put({ tailEndMm: mm ?? null })}
               />
-              <PlainLength
-                label="Top of the knot across"
-                mm={check.topMm ?? undefined}
-                expectedMm={plan.shape.topMm}
-                {...range('topMm')}
-                units={units}
-                onChange={(mm) => put({ topMm: mm ?? null })}
-              />
-              <PlainLength
-                label="Its height"
-                mm={check.heightMm ?? undefined}
-                expectedMm={plan.shape.heightMm}
-                {...range('heightMm')}
-                units={units}
-                onChange={(mm) => put({ heightMm: mm ?? null })}
-              />
+              {sizes.map(([name, label]) => (
+                <PlainLength
+                  key={name}
+                  label={label}
+                  mm={check[name] ?? undefined}
+                  expectedMm={plan.shape[name]}
+                  {...range(name)}
+                  units={units}
+                  onChange={(mm) => put({ [name]: mm ?? null })}
+                />
+              ))}
               <OneOf label="The knot stands" value={check.lean} choices={leans} onChange={(lean) => put({ lean })} />
               <Minutes value={check.minutes} onChange={(minutes) => put({ minutes })} />
               <OneOf<VerdictCode>

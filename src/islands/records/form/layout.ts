@@ -18,7 +18,7 @@ export const layouts: Readonly<Record<Kind, readonly Section[]>> = {
   tyings: [
     { title: 'Tying', keys: ['label', 'source', 'clientId', 'tieId', 'knot', 'personId', 'neck', 'doneOn'] },
     { title: 'Start', keys: ['state', 'end', 'setMm', 'tries', 'minutes'] },
-    { title: 'How it ended', keys: ['tipOffMm', 'tailEndMm', 'topMm', 'heightMm', 'lean'], column: 2 },
+    { title: 'How it ended', keys: ['tipOffMm', 'tailEndMm', 'topMm', 'bottomMm', 'heightMm', 'depthMm', 'lean'], column: 2 },
     { title: 'What was found', keys: ['findings', 'clientVerdict', 'stylistVerdict', 'counts', 'note', 'figures'], column: 2 },
   ],
   cares: [{ title: 'Care note', keys: ['label', 'tieId', 'what', 'clientId', 'fromOn', 'untilOn', 'note'] }],

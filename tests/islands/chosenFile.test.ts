@@ -1,15 +1,17 @@
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
+import { inOneGo } from '../../src/contract/exchange/table.ts';
 import {
   askedOf,
   type ChosenFile,
-  chooseFile,
+  choosing,
   onlyLines,
   reread,
   withCell,
   withLine,
   withUses,
 } from '../../src/islands/studio/chosenFile.ts';
+import { inTurns } from '../../src/islands/studio/inTurns.ts';
 
 const kept = new Map<string, string>();
 beforeEach(() => {
@@ -20,8 +22,19 @@ beforeEach(() => {
 });
 
 const file = 'Name,Blade,Length\nNavy,8.5,147\n"Rust,8,150\nMoss,nine,148\n';
+const chooseFile = (...chosen: Parameters<typeof choosing>) => inOneGo(choosing(...chosen));
 const choose = () => chooseFile('from-the-shop.csv', 'ties.csv', file);
 const rowsOf = (chosen: ChosenFile, but = new Set<number>()) => String(askedOf(chosen, but).content).trim().split('\n');
+
+test('a large table is read in turns: the page can answer a hand between them', async () => {
+  const rows = Array.from({ length: 40_000 }, (_, i) => `Tie ${i},8.5,147`);
+  let turns = 0;
+  const other = setInterval(() => turns++, 0);
+  const chosen = await inTurns(choosing('from-the-shop.csv', 'ties.csv', `Name,Blade,Length\n${rows.join('\n')}\n`));
+  clearInterval(other);
+  assert.equal(chosen.table?.rows.length, rows.length);
+  assert.ok(turns > 1, `${turns}`);
+});
 
 test('a file of another program is sent as a table of ours, without the line that can’t be read', () => {
   const chosen = choose();

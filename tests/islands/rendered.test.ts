@@ -3,6 +3,7 @@ import test from 'node:test';
 import { type ComponentProps, createElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import type { ImportReport } from '../../src/contract/exchange/report.ts';
+import { inOneGo } from '../../src/contract/exchange/table.ts';
 import { sayIn } from '../../src/contract/lengths.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
 import { formatKnot, parseKnot } from '../../src/core/index.ts';
@@ -16,7 +17,7 @@ import { KnotTable } from '../../src/islands/knots/KnotTable.tsx';
 import { Merge } from '../../src/islands/records/form/Merge.tsx';
 import { drawnRequest } from '../../src/islands/records/pictures/drawnRequest.ts';
 import { OpeningInWords } from '../../src/islands/records/pictures/OpeningInWords.tsx';
-import { chooseFile } from '../../src/islands/studio/chosenFile.ts';
+import { choosing } from '../../src/islands/studio/chosenFile.ts';
 import { Report } from '../../src/islands/studio/ImportReport.tsx';
 import { ReasonList } from '../../src/islands/ui/ReasonList.tsx';
 import { question } from '../support/ties.ts';
@@ -76,7 +77,7 @@ test('a report of what was done says so; one of nothing new offers nothing; a lo
 });
 
 test('lines of a table with errors are mended where they stand, and the good ones can be imported without them', () => {
-  const { table } = chooseFile('ties.csv', 'ties.csv', 'Name,Blade\nNavy,8.5\nRust,850\n"open,8\n');
+  const { table } = inOneGo(choosing('ties.csv', 'ties.csv', 'Name,Blade\nNavy,8.5\nRust,850\n"open,8\n'));
   assert.ok(table);
   const lines = [line('add', 2), line('fault', 3, ['Blade can’t be 850 cm.']), line('fault', 4, ['A quotation mark is not closed.'])];
   const mending = reported(report({ lines }), { table });

@@ -5,9 +5,10 @@ import { type ExchangeFile, exchangeFiles, isExchangeFile } from '../../contract
 import { kindWords } from '../../contract/records/kindWords.ts';
 import { FileInput } from '../ui/FileInput.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
-import { chooseFile, reread, withCell, withLine, withUses } from './chosenFile.ts';
+import { choosing, reread, withCell, withLine, withUses } from './chosenFile.ts';
 import { FileColumns } from './FileColumns.tsx';
 import { Report } from './ImportReport.tsx';
+import { inTurns } from './inTurns.ts';
 import { useImport } from './useImport.ts';
 
 /** A file chosen, its columns matched, what it would do told line by line, and then done: all that is agreed, or nothing. */
@@ -26,13 +27,13 @@ export function Import() {
       return;
     }
     if (exchangeFiles[as].format === 'json') {
-      look(chooseFile(file.name, as, file));
+      look(inTurns(choosing(file.name, as, file)));
       return;
     }
     const { text, encoding } = fileText(await file.arrayBuffer());
     if (encoding !== 'UTF-8')
       setNoted(`“${file.name}” is not in UTF-8: it was read as ${encoding}. Look at names with accents before importing.`);
-    look(chooseFile(file.name, as, text));
+    look(inTurns(choosing(file.name, as, text)));
   };
   const table = chosen?.table;
   return (
@@ -71,7 +72,9 @@ export function Import() {
           <select
             className="h-9 border-b-2 border-set/40 bg-transparent text-lg text-set"
             value={chosen.as}
-            onChange={(event) => isExchangeFile(event.target.value) && look(chooseFile(chosen.file, event.target.value, chosen.content))}
+            onChange={(event) =>
+              isExchangeFile(event.target.value) && look(inTurns(choosing(chosen.file, event.target.value, chosen.content)))
+            }
           >
             {Object.entries(exchangeFiles)
               .filter(([, { format }]) => format === 'csv')

@@ -1,7 +1,7 @@
 import { columnsOf } from '../../contract/exchange/columns.ts';
 import { asOurs, type ColumnUse, guessUses, isOurs } from '../../contract/exchange/mapping.ts';
 import { type ExchangeFile, exchangeFiles, type ImportReport } from '../../contract/exchange/report.ts';
-import { brokenInWords, readTable, type Table } from '../../contract/exchange/table.ts';
+import { brokenInWords, readTable, type Table, tableSteps } from '../../contract/exchange/table.ts';
 import { kindWords } from '../../contract/records/kindWords.ts';
 import type { Kind } from '../../contract/records/records.ts';
 import { rememberColumns, rememberedColumns } from '../device/rememberedColumns.ts';
@@ -23,11 +23,14 @@ export interface ChosenTable extends Table {
   readonly isOurs: boolean;
 }
 
-/** Takes a file as one of ours; a table's columns as such a file was read last time, or else as they seem to be. */
-export function chooseFile(file: string, as: ExchangeFile, content: string | Blob): ChosenFile {
+/**
+ * Takes a file as one of ours; a table's columns as such a file was read last time, or else as they seem to be. A large one
+ * takes a while: in steps of milliseconds each.
+ */
+export function* choosing(file: string, as: ExchangeFile, content: string | Blob): Generator<undefined, ChosenFile> {
   const { format, kind } = exchangeFiles[as];
   if (format !== 'csv' || typeof content !== 'string') return { file, as, content };
-  const table = readTable(
+  const table = yield* tableSteps(
     content,
     columnsOf(kind).map(({ name }) => name),
   );

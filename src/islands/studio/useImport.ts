@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { ImportReport } from '../../contract/exchange/report.ts';
 import { importFile } from '../wire/queries.ts';
 import { askedOf, type ChosenFile, onlyLines } from './chosenFile.ts';
@@ -13,7 +13,8 @@ export interface Importing {
   readonly state: 'still' | 'looking' | 'doing';
   readonly outage: boolean;
   readonly error: Error | null;
-  readonly look: (chosen: ChosenFile) => void;
+  /** Says what it would do, once it is read. */
+  readonly look: (chosen: ChosenFile | Promise<ChosenFile>) => void;
   /** Takes a mended file, to be looked at when it is asked for. */
   readonly mend: (chosen: ChosenFile) => void;
   /** Imports all of it, or all but the lines with errors, which stay to be mended. */
@@ -35,7 +36,15 @@ async function send({ chosen, but, key }: Sent): Promise<ImportReport> {
 export function useImport(): Importing {
   const [chosen, setChosen] = useState<ChosenFile>();
   const [isStale, setStale] = useState(false);
-  const looking = useMutation({ mutationFn: send });
+  const latest = useRef<ChosenFile | Promise<ChosenFile>>(undefined);
+  const looking = useMutation({
+    mutationFn: async (reading: ChosenFile | Promise<ChosenFile>) => {
+      const read = await reading;
+      // Another one may have been chosen meanwhile.
+      if (latest.current === reading) setChosen(read);
+      return send({ chosen: read, but: new Set() });
+    },
+  });
   const doing = useMutation({ mutationFn: send });
   const withErrors = (looking.data?.lines ?? []).filter(({ action }) => action === 'fault');
   const faulty = new Set(withErrors.map(({ line }) => line));
@@ -56,10 +65,10 @@ export function useImport(): Importing {
     outage: (looking.isPending && looking.failureCount > 0) || (doing.isPending && doing.failureCount > 0),
     error: looking.error ?? doing.error,
     look: (next) => {
-      setChosen(next);
       setStale(false);
       doing.reset();
-      looking.mutate({ chosen: next, but: new Set() });
+      latest.current = next;
+      looking.mutate(next);
     },
     mend: (next) => {
       setChosen(next);

@@ -58,7 +58,7 @@ function secondsOf(work: () => void): number {
 
 /** What one contact costs in a knot that is drawn up. */
 function contactLine({ mesh }: Simulation): Line {
-  const contacts = new Contacts(mesh);
+  const contacts = new Contacts(mesh, 0);
   contacts.follow();
   const before = mesh.position.slice();
   const seconds = secondsOf(() => {

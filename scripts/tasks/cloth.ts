@@ -7,6 +7,7 @@ import type { Stance } from '../../src/core/tying/stance.ts';
 import { onAllCores } from '../cloth/allCores.ts';
 import { writeAtlas } from '../cloth/atlas.ts';
 import { type CheckedStep, checkSteps } from '../cloth/checkSteps.ts';
+import { type GalleryRow, paintRows, writeGallery } from '../cloth/gallery.ts';
 import { readyFolder, stepsFolder } from '../cloth/readyFolder.ts';
 import { type Refitted, refitPart, tellRefit } from '../cloth/refit.ts';
 import { settleSteps } from '../cloth/settleSteps.ts';
@@ -38,6 +39,7 @@ const kinds: Readonly<Record<string, { part: (part: number, of: number, told: To
     all: stepsReady,
   },
   'check-steps': { part: checkSteps, all: async () => tellChecked(await gathered<CheckedStep>('check-steps')) },
+  gallery: { part: paintRows, all: async () => writeGallery(await gathered<GalleryRow>('gallery'), process.argv[3]) },
   study: { part: studyPart, all: async () => tellStudy(await gathered<Studied>('study')) },
   refit: { part: refitPart, all: async () => tellRefit(await gathered<Refitted>('refit')) },
 };
@@ -47,6 +49,7 @@ const kinds: Readonly<Record<string, { part: (part: number, of: number, told: To
  * from; `npm run cloth steps` settles every step of the named ones, and `npm run cloth check-steps` holds those of every classic knot to
  * nine moves in three ties to their words; after the first `npm run cloth stances` ties the classic ones again under finer settings, for the core's table of how they
  * stand. `npm run cloth study` ties the named words on finer grids and in more steps, and tells what that changes;
+ * `npm run cloth gallery` paints them from three sides in three ties, and `npm run cloth gallery FOLDER` before them the ready meshes of a folder;
  * `npm run cloth refit` ties a grid of words, blades, thicknesses and starts, and tells how near the formulas come to it.
  */
 await runTask(async () => {

@@ -1,4 +1,5 @@
 import type { Knot } from '../knot/knot.ts';
+import { fabrics } from '../tie/fabrics.ts';
 import type { Tie } from '../tie/tie.ts';
 import { tieFrom } from '../tie/turned.ts';
 import { compressedThickness } from '../tie/width.ts';
@@ -8,11 +9,11 @@ import { Contacts } from './contact/contacts.ts';
 import { keepOffBody, keepUnderCollar } from './forces/body.ts';
 import { type Crease, measureNormals, sweep } from './forces/elastic.ts';
 import { type Folding, foldingOf, type Placing, setWidths } from './forces/folds.ts';
-import { centrePanel, creaseOf, type DimpleLaid, KnotPlace, pressToShirt, settle, squeezeBottom } from './forces/imposed.ts';
+import { centrePanel, creaseOf, type DimpleLaid, KnotPlace, layDown, pressToShirt, settle, squeeze } from './forces/imposed.ts';
 import { Pins, pinnedRows } from './forces/pins.ts';
 import { Pull } from './forces/pull.ts';
 import { followFreedom, takeAway } from './forces/tighten.ts';
-import { activePath, standingPath } from './mesh/loosePath.ts';
+import { loosePaths, type Side } from './mesh/loosePath.ts';
 import { type ClothMesh, type Grid, laidRowsMm, layLoose, type Strand } from './mesh/mesh.ts';
 import { randomFrom } from './mesh/random.ts';
 
@@ -23,6 +24,8 @@ export interface TyingRequest {
   readonly loopMm: number;
   readonly standingMm: number;
   readonly dimple: DimpleLaid;
+  /** Which side the working end's arm lies on; the wearer's right where nothing is said, as all words are written. */
+  readonly side?: Side;
   /** Starts that differ by their seed differ by a hair only. */
   readonly seed: number;
 }
@@ -54,9 +57,13 @@ const freeBelowMm = 4;
 /** Shares of all steps: over which the wearer comes near, then the collar is laid over; and from which the dimple is. */
 const nearFrom = 0.02;
 const nearTo = 0.3;
-const coveredTo = 0.5;
+export const coveredTo = 0.5;
+/** So late an end that is hidden under the collar lies there. */
+export const hiddenTo = 0.7;
 const creaseFrom = 0.42;
 const pressFrom = 0.5;
+/** Fingers squeeze turns that they hold open so much less. */
+const squeezedOpen = 0.6;
 const timesFolded = 20;
 /** What hangs swings no longer from here on: it loses so much more of its way in a step. */
 const calmFrom = 0.4;
@@ -88,11 +95,11 @@ export class Simulation {
     readonly request: TyingRequest,
     readonly setting: Setting = usualSetting(request.knot),
   ) {
-    const { knot, tie, loopMm, standingMm, seed } = request;
+    const { knot, tie, loopMm, standingMm, seed, side = 1 } = request;
     const random = randomFrom(seed);
     const jitter = seed === 0 ? () => 0 : () => jitterMm * (random() - 0.5);
-    this.mesh = layLoose([activePath(knot), standingPath(knot)], setting.grid, looseWidthMm, jitter);
-    this.pins = new Pins(this.mesh, knot);
+    this.mesh = layLoose(loosePaths(knot, side), setting.grid, looseWidthMm, jitter);
+    this.pins = new Pins(this.mesh, knot, side);
     this.tie = tieFrom(knot.active, tie);
     this.layerMm = compressedThickness(tie);
     this.sectionMm2 = this.layerMm * tie.bladeMm;
@@ -103,9 +110,9 @@ export class Simulation {
       standingFromMm: standingSideMm - armMm,
       knotMm: 1.15 * this.takenUpMm + 40,
     };
-    this.contacts = new Contacts(this.mesh);
-    this.folding = foldingOf(this.mesh);
-    this.crease = creaseOf(knot, this.mesh, request.dimple);
+    this.contacts = new Contacts(this.mesh, gripOf(tie));
+    this.folding = foldingOf(this.mesh, this.request.knot.finish);
+    this.crease = creaseOf(knot, this.mesh, request.dimple, side);
     this.foldedEvery = Math.ceil(setting.steps / timesFolded);
     this.least = leastOf(knot, this.mesh);
     this.openFrom = knot.loose?.from ?? Number.POSITIVE_INFINITY;
@@ -134,14 +141,18 @@ export class Simulation {
 
   private step(): void {
     const { mesh, contacts, place, pins, openFrom, progress, rowsMm } = this;
+    const { knot } = this.request;
     const near = ease(progress, nearFrom, nearTo);
+    const covered = ease(progress, nearTo, coveredTo);
+    // What is left is hidden last, once the arm that it goes over lies where it belongs.
+    const ended = knot.finish === 'collar' ? ease(progress, nearTo, hiddenTo) : near;
     takeAway(mesh, mesh.active, rowsMm[0], this.least);
     takeAway(mesh, mesh.standing, rowsMm[1], undefined);
     if (this.done > 0 && this.done % this.foldedEvery === 0) this.fold();
     this.lay(progress);
     move(mesh);
     if (progress > calmFrom) for (const strand of [mesh.active, mesh.standing]) calm(mesh, strand);
-    pins.hold(mesh, near);
+    pins.hold(mesh, near, ended);
     measureNormals(mesh, mesh.active);
     contacts.follow();
     this.draw();
@@ -149,15 +160,15 @@ export class Simulation {
     sweep(mesh, mesh.standing, undefined, openFrom);
     place.measure(mesh);
     settle(mesh, place, near);
-    // Fingers that hold turns open cannot squeeze them as well.
-    if (!this.request.knot.loose) squeezeBottom(mesh, place, this.sectionMm2, ease(progress, nearTo, coveredTo));
-    if (this.request.knot.finish === 'open') centrePanel(mesh, near);
-    keepUnderCollar(mesh, ease(progress, nearTo, coveredTo));
+    if (knot.loose) layDown(mesh, openFrom, covered);
+    squeeze(mesh, place, this.sectionMm2, covered * (knot.loose ? squeezedOpen : 1));
+    if (knot.finish === 'open') centrePanel(mesh, near);
+    keepUnderCollar(mesh, covered);
     if (progress > pressFrom) pressToShirt(mesh);
     contacts.pass();
     keepOffBody(mesh, near);
     contacts.keepRoom();
-    pins.hold(mesh, near);
+    pins.hold(mesh, near, ended);
     followFreedom(mesh, mesh.active, rowsMm[0], contacts.isPressed, place.bottomMm - freeBelowMm, openFrom);
     followFreedom(mesh, mesh.standing, rowsMm[1], contacts.isPressed, place.bottomMm - freeBelowMm, openFrom);
     this.done++;
@@ -165,8 +176,9 @@ export class Simulation {
 
   /** Folds and dimple go over so much cloth, whatever rows it now lies in. */
   private fold(): void {
-    this.folding = foldingOf(this.mesh);
-    this.crease = creaseOf(this.request.knot, this.mesh, this.request.dimple);
+    this.folding = foldingOf(this.mesh, this.request.knot.finish);
+    const { knot, dimple, side = 1 } = this.request;
+    this.crease = creaseOf(knot, this.mesh, dimple, side);
   }
 
   private draw(): void {
@@ -190,6 +202,14 @@ export class Simulation {
     thicken(mesh, mesh.active, folding.active, half);
     thicken(mesh, mesh.standing, folding.standing, half);
   }
+}
+
+/** Silk that locks holds with so much of what presses it. Our guess: its coefficient of friction on silk. */
+const mostGrip = 0.4;
+
+/** What holds a tie's cloth on itself, as a share of what presses it. */
+export function gripOf({ fabric }: Tie): number {
+  return mostGrip * fabrics[fabric].grip;
 }
 
 /** From the knot to the neck's side along an arm, about, mm. */

@@ -45,7 +45,7 @@ const stepsBetween = 40;
 /** From here on a knot is tight enough to be shown, where it comes out clean; from there on no other attempt could do better. */
 const worthKeepingFrom = 0.75;
 const drawnUpFrom = 0.97;
-const cleanMm = 1;
+const cleanMm = 2.4;
 
 /**
  * Ties a knot in cloth and checks it: it is drawn up, the invariants of its centreline are those it started with, and no

@@ -16,7 +16,7 @@ const places = (most: number, least: number, length = least) =>
 test('layers too near are pushed apart to their thickness, and those far enough are left alone', () => {
   for (const gap of [0.9, 1.8, 2.3]) {
     const mesh = twoLayers(gap);
-    const contacts = new Contacts(mesh);
+    const contacts = new Contacts(mesh, 0);
     contacts.follow();
     for (let pass = 0; pass < 40; pass++) contacts.pass();
     const apart = mean(heights(mesh, mesh.standing.first, mesh.count)) - mean(heights(mesh, 0, mesh.standing.first));
@@ -24,7 +24,7 @@ test('layers too near are pushed apart to their thickness, and those far enough 
     assert.ok(contacts.deepest < 0.1);
   }
   const far = twoLayers(3);
-  const contacts = new Contacts(far);
+  const contacts = new Contacts(far, 0);
   contacts.follow();
   contacts.pass();
   assert.deepEqual(far.position, twoLayers(3).position);
@@ -38,7 +38,7 @@ test('no cloth passes through other cloth, however fast it is thrown at it', () 
     mesh.position[i] = 30 + 1.6 * ((mesh.position[i] ?? 0) - 30);
     mesh.position[i + 1] = 1.6 * (mesh.position[i + 1] ?? 0);
   }
-  const contacts = new Contacts(mesh);
+  const contacts = new Contacts(mesh, 0);
   const above = mesh.position.slice(upper);
   for (let step = 0; step < 60; step++) {
     mesh.position.set(above, upper);
@@ -56,7 +56,7 @@ test('no cloth passes through other cloth, however fast it is thrown at it', () 
 test('thicker cloth keeps off further, each layer by its own half', () => {
   const mesh = twoLayers(1.5);
   mesh.half.fill(2, mesh.standing.first);
-  const contacts = new Contacts(mesh);
+  const contacts = new Contacts(mesh, 0);
   contacts.follow();
   for (let pass = 0; pass < 80; pass++) contacts.pass();
   const apart = mean(heights(mesh, mesh.standing.first, mesh.count)) - mean(heights(mesh, 0, mesh.standing.first));
@@ -170,7 +170,7 @@ test('near pairs are all those within reach but neighbours in the cloth, however
 test('cloth whose rows lie far apart does not push itself', () => {
   const mesh = twoLayers(20, 15);
   const before = mesh.position.slice();
-  const contacts = new Contacts(mesh);
+  const contacts = new Contacts(mesh, 0);
   contacts.follow();
   for (let pass = 0; pass < 5; pass++) contacts.pass();
   assert.equal(contacts.touching, 0);

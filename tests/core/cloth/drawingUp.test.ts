@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { keepUnderCollar, leafEdgeMm, shirtZMm } from '../../../src/core/cloth/forces/body.ts';
-import { centrePanel, KnotPlace, pressToShirt, settle, squeezeBottom } from '../../../src/core/cloth/forces/imposed.ts';
+import { centrePanel, KnotPlace, layDown, pressToShirt, settle, squeeze } from '../../../src/core/cloth/forces/imposed.ts';
 import { Pull } from '../../../src/core/cloth/forces/pull.ts';
 import { followFreedom, takeAway } from '../../../src/core/cloth/forces/tighten.ts';
 import { activePath, type LooseStrand, standingPath } from '../../../src/core/cloth/mesh/loosePath.ts';
@@ -134,7 +134,7 @@ test('fingers squeeze a knot narrower toward its bottom, a fuller tie harder, an
     const before = mesh.position.slice();
     const place = new KnotPlace();
     place.measure(mesh);
-    squeezeBottom(mesh, place, sectionMm2, eased);
+    squeeze(mesh, place, sectionMm2, eased);
     return { mesh, before, place, ways: before.map((was, i) => (mesh.position[i] ?? 0) - was) };
   };
   const { mesh, before, place, ways } = squeezed(170);
@@ -149,10 +149,11 @@ test('fingers squeeze a knot narrower toward its bottom, a fuller tie harder, an
     most = Math.max(most, Math.abs(way));
   }
   assert.ok(most > 0);
-  assert.ok(
-    squeezed(340).ways.every((way, i) => Math.abs(way - 2 * (ways[i] ?? 0)) < 1e-9),
-    'twice the cloth, twice as hard',
-  );
+  const hardest = (all: Float64Array) => Math.max(...all.map(Math.abs));
+  assert.ok(hardest(squeezed(340).ways) > 1.5 * hardest(ways), 'twice the cloth, much harder');
+  const reach = (all: Float64Array) =>
+    Math.min(...before.filter((_, i) => i % 3 === 0 && all[i] !== 0).map((x) => Math.abs(x - place.middleMm)));
+  assert.ok(reach(squeezed(340).ways) > reach(ways), 'and from further out');
   assert.ok(squeezed(170, 0).ways.every((way) => way === 0));
 });
 
@@ -208,6 +209,22 @@ test('a panel that falls over the knot is kept to the middle as it is, and the k
   assert.ok(Math.abs(width(mesh.position) - width(before)) < 1e-9);
   assert.deepEqual(mesh.position.slice(0, panelAt), before.slice(0, panelAt));
   assert.deepEqual(mesh.position.slice(3 * mesh.standing.first), before.slice(3 * mesh.standing.first));
+});
+
+test('turns that are held open are laid down where they stand up from the knot, and nothing else is', () => {
+  const loose = parseKnot('N Li Co Ri Lo Ci (Ro Li Co) T');
+  const mesh = layLoose([activePath(loose), standingPath(loose)], { rowMm: 10, columns: 7 }, 26, noJitter);
+  const before = mesh.position.slice();
+  const { first, moves } = mesh.active;
+  const from = loose.loose?.from ?? 0;
+  layDown(mesh, from, 1);
+  before.forEach((was, i) => {
+    const move = moves[Math.floor((i / 3 - first) / mesh.columns)] ?? 0;
+    const way = (mesh.position[i] ?? 0) - was;
+    const stands = i % 3 === 1 && move >= from && was > 20;
+    assert.ok(stands ? way < 0 && way > -1 : way <= 0 && way > -1 && (way === 0 || i % 3 === 1), `${i}: ${way}`);
+    if (move < from) assert.equal(way, 0);
+  });
 });
 
 test('a hand presses what lies before the shirt toward it, hardly, and not what hangs far below', () => {

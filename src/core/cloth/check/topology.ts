@@ -29,7 +29,8 @@ export function knotPrint(mesh: ClothMesh, { finish }: Knot): KnotPrint {
   const active = centreline(mesh, mesh.active);
   const standing = centreline(mesh, mesh.standing);
   const isHidden = finish === 'collar';
-  const alone = [...active, ...(isHidden ? [aboveCollar] : []), ...far];
+  // An end that is hidden lies on an arm: that arm is first led away from it.
+  const alone = isHidden ? [...nape.slice(0, 1), ...active, aboveCollar, ...far.slice(1)] : [...active, ...far];
   const whole = [...standing, below, ...(isHidden ? [...besideAll, aboveCollar] : []), ...active.toReversed(), ...nape];
   return [alone, whole].flatMap((curve) => values.map((value) => alexanderAt(curve, value)));
 }

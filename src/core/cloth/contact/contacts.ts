@@ -1,9 +1,11 @@
 import type { ClothMesh } from '../mesh/mesh.ts';
 import { nearestOnTriangle } from './nearest.ts';
-import { NearPairs, squareApart } from './nearPairs.ts';
+import { grown, NearPairs, squareApart } from './nearPairs.ts';
 
-/** Share of what is pressed in that one pass puts right. */
-const correction = 0.5;
+/** In how many rounds a pass pushes apart what is pressed in. */
+const rounds = 6;
+/** How much of what a round leaves is left by the next, about: what the rounds are sped up by (after Chebyshev). */
+const leftByARound = 0.6;
 /** Pressed in less than this two layers hardly touch, mm. */
 const lightlyMm = 0.02;
 /** A point may come so much nearer to other cloth in one step: it can never pass through. */
@@ -13,9 +15,23 @@ const farMm = 20;
 /** Room of a point that touches nothing, mm. */
 const freeMm = 2;
 
+/** Adding and taking away again rounds to 2⁻³² mm: sums of such steps are exact, in whatever order they are made. */
+const rounder = 1.5 * 2 ** 20;
+
+/** Of each contact: its point as two vertices, and its triangle's corners. */
+const vertices = 5;
+/** And the distance it keeps, its way out, its corners' shares, what it moves for each millimetre, and how far it was pressed. */
+const figures = 9;
+const sharesAt = 4;
+const weightAt = 7;
+const pressedAt = 8;
+
 /**
  * Self-contact of the cloth as it is: points keep a layer's thickness from the triangles of other parts.
- * No point moves further in a step than a share of its room, so no cloth can pass through other cloth.
+ * No point moves further in a step than a share of its room, so no cloth can pass through other cloth. All contacts of
+ * a pass are solved at once, a point's weight split between those that it is in (after Tonge, Benevolenski and
+ * Voroshilov, "Mass Splitting for Jitter-Free Parallel Rigid Body Simulation", 2012): none comes first, and what is laid as
+ * in a mirror comes out as in a mirror, to the bit.
  */
 export class Contacts {
   /** How many touch, after the last pass. */
@@ -29,13 +45,27 @@ export class Contacts {
   private readonly room: Float64Array;
   /** How far every point had come in this step before the pass, mm. */
   private readonly moved: Float64Array;
-  private readonly share = new Float64Array(3);
+  /** In how many contacts of this pass every point is, and where they push it, mm. */
+  private readonly contactsOf: Float64Array;
+  private readonly push: Float64Array;
+  /** Where every point was a round before. */
+  private readonly previous: Float64Array;
+  private found = new Int32Array(vertices << 12);
+  private measured = new Float64Array(figures << 12);
+  private readonly shares = new Float64Array(3);
   private readonly shareBefore = new Float64Array(3);
 
-  constructor(private readonly mesh: ClothMesh) {
+  /** `grip` is what holds cloth on cloth, as a share of what presses it. */
+  constructor(
+    private readonly mesh: ClothMesh,
+    private readonly grip: number,
+  ) {
     this.near = new NearPairs(mesh);
     this.room = new Float64Array(mesh.count);
     this.moved = new Float64Array(mesh.count);
+    this.contactsOf = new Float64Array(mesh.count);
+    this.push = new Float64Array(3 * mesh.count);
+    this.previous = new Float64Array(3 * mesh.count);
     this.isPressed = new Uint8Array(mesh.count);
   }
 
@@ -72,13 +102,15 @@ export class Contacts {
         bound[k] = way + apart;
         continue;
       }
-      bound[k] = way + Math.min(this.keepOff(v, w, 6 * f), this.keepOff(v, w, 6 * f + 3));
+      bound[k] = way + Math.min(this.touch(v, w, 6 * f), this.touch(v, w, 6 * f + 3));
     }
+    this.keepOff();
+    if (this.grip > 0) this.rub();
   }
 
-  /** Pushes a point off a triangle, where it is too near. Returns how far apart they were beyond their thickness, mm. */
-  private keepOff(v: number, w: number, t: number): number {
-    const { near, share, mesh } = this;
+  /** Notes that a point is too near a triangle, if it is. Returns how far apart they are beyond their thickness, mm. */
+  private touch(v: number, w: number, t: number): number {
+    const { near, shares, mesh, contactsOf } = this;
     const { position: p, half } = mesh;
     const a = near.faces.corners[t];
     const b = near.faces.corners[t + 1];
@@ -87,41 +119,148 @@ export class Contacts {
     const x = (p[3 * v] + p[3 * w]) / 2;
     const y = (p[3 * v + 1] + p[3 * w + 1]) / 2;
     const z = (p[3 * v + 2] + p[3 * w + 2]) / 2;
-    const d2 = nearestOnTriangle(p, x, y, z, 3 * a, 3 * b, 3 * c, share);
+    const d2 = nearestOnTriangle(p, x, y, z, 3 * a, 3 * b, 3 * c, shares);
     const d = Math.sqrt(d2);
     const depth = thicknessMm - d;
     if (depth <= 0 || d2 < 1e-12) return -depth;
-    const sa = share[0];
-    const sb = share[1];
-    const sc = share[2];
-    this.touching++;
+    const [sa, sb, sc] = [shares[0], shares[1], shares[2]];
     if (depth > this.deepest) this.deepest = depth;
     if (depth > lightlyMm) this.press(v, w, a, b, c);
     if (d - this.movedAtMost(v, w, a, b, c) < freeMm) this.measureRoom(v, w, a, b, c);
-    const own = v === w ? 1 : 0.5;
-    const push = (correction * depth) / ((own + sa * sa + sb * sb + sc * sc) * d);
-    const { pushed } = near;
-    const way = push * d;
-    pushed[v] += own * way;
-    if (v !== w) pushed[w] += own * way;
-    pushed[a] += sa * way;
-    pushed[b] += sb * way;
-    pushed[c] += sc * way;
-    for (let axis = 0; axis < 3; axis++) {
-      const ia = 3 * a + axis;
-      const ib = 3 * b + axis;
-      const ic = 3 * c + axis;
-      const iv = 3 * v + axis;
-      const iw = 3 * w + axis;
-      const at = (p[iv] + p[iw]) / 2;
-      const off = push * (at - sa * p[ia] - sb * p[ib] - sc * p[ic]);
-      p[iv] += own * off;
-      if (v !== w) p[iw] += own * off;
-      p[ia] -= sa * off;
-      p[ib] -= sb * off;
-      p[ic] -= sc * off;
+    const n = this.touching++;
+    if (vertices * n === this.found.length) {
+      this.found = grown(this.found, new Int32Array(2 * this.found.length));
+      this.measured = grown(this.measured, new Float64Array(2 * this.measured.length));
     }
+    const { found, measured } = this;
+    found[vertices * n] = v;
+    found[vertices * n + 1] = w;
+    found[vertices * n + 2] = a;
+    found[vertices * n + 3] = b;
+    found[vertices * n + 4] = c;
+    const of = figures * n;
+    measured[of] = thicknessMm;
+    measured[of + sharesAt] = sa;
+    measured[of + sharesAt + 1] = sb;
+    measured[of + sharesAt + 2] = sc;
+    for (let axis = 0; axis < 3; axis++) measured[of + 1 + axis] = this.between(p, n, axis) / d;
+    measured[of + pressedAt] = 0;
+    contactsOf[v] += 1;
+    if (w !== v) contactsOf[w] += 1;
+    contactsOf[a] += 1;
+    contactsOf[b] += 1;
+    contactsOf[c] += 1;
     return -depth;
+  }
+
+  /** Pushes apart all that was found to touch, each point of a contact with the weight that it has left for it. */
+  private keepOff(): void {
+    this.weigh();
+    const { measured, push, previous, mesh } = this;
+    const { position: p } = mesh;
+    let ahead = 1;
+    for (let round = 0; round < rounds; round++) {
+      push.fill(0);
+      for (let n = 0; n < this.touching; n++) {
+        const from = vertices * n;
+        const of = figures * n;
+        const way = measured[of] - this.apart(p, n);
+        if (way <= 0) continue;
+        const off = way * measured[of + weightAt];
+        measured[of + pressedAt] += off;
+        this.share(from, of, off * measured[of + 1], off * measured[of + 2], off * measured[of + 3]);
+      }
+      ahead = round === 0 ? 1 : round === 1 ? 2 / (2 - leftByARound ** 2) : 4 / (4 - leftByARound ** 2 * ahead);
+      for (let i = 0; i < push.length; i++) {
+        const last = p[i];
+        p[i] = round === 0 ? last + push[i] : ahead * (last + push[i] - previous[i]) + previous[i];
+        previous[i] = last;
+      }
+    }
+  }
+
+  /**
+   * Friction: what slides on other cloth is held back, all of it up to the share of its pressure that the cloth's grip allows
+   * (Coulomb; as a step of positions after Müller and others, "Position Based Dynamics", 2007).
+   */
+  private rub(): void {
+    const { measured, push, mesh, grip } = this;
+    const { position: p, before: q } = mesh;
+    push.fill(0);
+    for (let n = 0; n < this.touching; n++) {
+      const of = figures * n;
+      const pressed = measured[of + pressedAt];
+      if (pressed <= 0) continue;
+      const [nx, ny, nz] = [measured[of + 1], measured[of + 2], measured[of + 3]];
+      let x = this.between(p, n, 0) - this.between(q, n, 0);
+      let y = this.between(p, n, 1) - this.between(q, n, 1);
+      let z = this.between(p, n, 2) - this.between(q, n, 2);
+      const along = x * nx + y * ny + z * nz;
+      x -= along * nx;
+      y -= along * ny;
+      z -= along * nz;
+      const slid = Math.sqrt(x * x + y * y + z * z);
+      if (slid < 1e-9) continue;
+      const held = -Math.min(measured[of + weightAt], (grip * pressed) / slid);
+      this.share(vertices * n, of, held * x, held * y, held * z);
+    }
+    for (let i = 0; i < push.length; i++) p[i] += push[i];
+  }
+
+  /** From a contact's triangle to its point, along an axis, with its points at `p`, mm. */
+  private between(p: Float64Array, n: number, axis: number): number {
+    const { found, measured } = this;
+    const from = vertices * n;
+    const of = figures * n + sharesAt;
+    const point = (p[3 * found[from] + axis] + p[3 * found[from + 1] + axis]) / 2;
+    const a = measured[of] * p[3 * found[from + 2] + axis];
+    const b = measured[of + 1] * p[3 * found[from + 3] + axis];
+    return point - (a + b + measured[of + 2] * p[3 * found[from + 4] + axis]);
+  }
+
+  /** How far a contact's point is from its triangle along its way out, mm. */
+  private apart(p: Float64Array, n: number): number {
+    const of = figures * n;
+    const { measured } = this;
+    return this.between(p, n, 0) * measured[of + 1] + this.between(p, n, 1) * measured[of + 2] + this.between(p, n, 2) * measured[of + 3];
+  }
+
+  /** Pushes a contact's point one way and its triangle's corners the other, each by its share. */
+  private share(from: number, of: number, x: number, y: number, z: number): void {
+    const { found, measured } = this;
+    const v = found[from];
+    const w = found[from + 1];
+    if (v === w) this.shove(v, 1, x, y, z);
+    else {
+      this.shove(v, 0.5, x, y, z);
+      this.shove(w, 0.5, x, y, z);
+    }
+    this.shove(found[from + 2], -measured[of + sharesAt], x, y, z);
+    this.shove(found[from + 3], -measured[of + sharesAt + 1], x, y, z);
+    this.shove(found[from + 4], -measured[of + sharesAt + 2], x, y, z);
+  }
+
+  private shove(v: number, by: number, x: number, y: number, z: number): void {
+    const { push } = this;
+    push[3 * v] += rounded(by * x);
+    push[3 * v + 1] += rounded(by * y);
+    push[3 * v + 2] += rounded(by * z);
+  }
+
+  /** What each contact moves its points by for every millimetre pressed in. */
+  private weigh(): void {
+    const { found, measured, contactsOf } = this;
+    // As many contacts as a point is in, so much lighter it is in each.
+    for (let n = 0; n < this.touching; n++) {
+      const at = vertices * n;
+      const [v, w] = [contactsOf[found[at]], contactsOf[found[at + 1]]];
+      const own = found[at] === found[at + 1] ? v : (v + w) / 4;
+      const of = figures * n + sharesAt;
+      const [sa, sb, sc] = [measured[of], measured[of + 1], measured[of + 2]];
+      const [a, b, c] = [contactsOf[found[at + 2]], contactsOf[found[at + 3]], contactsOf[found[at + 4]]];
+      measured[figures * n + weightAt] = 1 / (own + sa * sa * a + sb * sb * b + sc * sc * c);
+    }
+    contactsOf.fill(0);
   }
 
   private press(v: number, w: number, a: number, b: number, c: number): void {
@@ -136,12 +275,7 @@ export class Contacts {
   /** A point and a triangle have together come no further in this step than so many mm. */
   private movedAtMost(v: number, w: number, a: number, b: number, c: number): number {
     const { moved } = this;
-    const { pushed } = this.near;
-    const ofPoint = (moved[v] + pushed[v] + moved[w] + pushed[w]) / 2;
-    const ofA = moved[a] + pushed[a];
-    const ofB = moved[b] + pushed[b];
-    const ofC = moved[c] + pushed[c];
-    return ofPoint + Math.max(ofA, ofB, ofC);
+    return (moved[v] + moved[w]) / 2 + Math.max(moved[a], moved[b], moved[c]);
   }
 
   /** How far a point and a triangle were apart before this step is room for all of them. */
@@ -177,4 +311,8 @@ export class Contacts {
       p[i + 2] = q[i + 2] + kept * dz;
     }
   }
+}
+
+function rounded(mm: number): number {
+  return mm + rounder - rounder;
 }

@@ -5,7 +5,9 @@ const each = 16;
 
 /** The faces between neighbouring rows and columns, each in a box of its own: enough to tell at once that a point is far from one. */
 export class Faces {
-  /** Two triangles a face, three vertices each; all first corners tell their place along the cloth. */
+  /** The vertex of each face in its first row and column. */
+  readonly first: Int32Array;
+  /** Two triangles a face, three vertices each; all first corners lie in its first row. */
   readonly corners: Int32Array;
   readonly count: number;
   private readonly boxes: Float64Array;
@@ -13,8 +15,9 @@ export class Faces {
   private time = 0;
 
   constructor(private readonly mesh: ClothMesh) {
-    this.corners = trianglesOf(mesh);
-    this.count = this.corners.length / 6;
+    this.first = firstVertices(mesh);
+    this.count = this.first.length;
+    this.corners = trianglesOf(this.first, mesh);
     this.boxes = new Float64Array(each * this.count);
     this.measuredIn = new Int32Array(this.count);
   }
@@ -56,7 +59,7 @@ export class Faces {
     const { boxes, mesh } = this;
     const { position: p, columns } = mesh;
     const i = each * face;
-    const a = 3 * this.corners[6 * face];
+    const a = 3 * this.first[face];
     const b = a + 3;
     const c = a + 3 * columns;
     const d = c + 3;
@@ -76,9 +79,10 @@ export class Faces {
     const ny = boxes[i + 10];
     const nz = boxes[i + 11];
     setUnit(boxes, i + 6, ny * rz - nz * ry, nz * rx - nx * rz, nx * ry - ny * rx);
-    const mx = (p[a] + p[b] + p[c] + p[d]) / 4;
-    const my = (p[a + 1] + p[b + 1] + p[c + 1] + p[d + 1]) / 4;
-    const mz = (p[a + 2] + p[b + 2] + p[c + 2] + p[d + 2]) / 4;
+    // Summed row by row: the same for a face in a mirror, to the bit.
+    const mx = (p[a] + p[b] + (p[c] + p[d])) / 4;
+    const my = (p[a + 1] + p[b + 1] + (p[c + 1] + p[d + 1])) / 4;
+    const mz = (p[a + 2] + p[b + 2] + (p[c + 2] + p[d + 2])) / 4;
     boxes[i] = mx;
     boxes[i + 1] = my;
     boxes[i + 2] = mz;
@@ -106,26 +110,28 @@ function squareTo(p: Float64Array, i: number, x: number, y: number, z: number): 
   return dx * dx + dy * dy + dz * dz;
 }
 
-/** Two triangles a face, their corners as vertices of the mesh; the first corner tells their place along the cloth. */
-function trianglesOf({ columns, active, standing }: ClothMesh): Int32Array {
-  const corners = new Int32Array(6 * (columns - 1) * (active.rows + standing.rows - 2));
-  let at = 0;
-  for (const { first, rows } of [active, standing]) {
-    for (let row = 0; row < rows - 1; row++) {
-      for (let column = 0; column < columns - 1; column++) {
-        const v = first + row * columns + column;
-        // Diagonals alternate, so that the cloth has no grain of its own.
-        const even = (row + column) % 2 === 0;
-        corners.set(
-          even
-            ? [v, v + 1, v + columns, v + 1, v + columns + 1, v + columns]
-            : [v, v + 1, v + columns + 1, v, v + columns + 1, v + columns],
-          at,
-        );
-        at += 6;
-      }
-    }
-  }
+function firstVertices({ columns, active, standing }: ClothMesh): Int32Array {
+  const all: number[] = [];
+  for (const { first, rows } of [active, standing])
+    for (let row = 0; row < rows - 1; row++) for (let column = 0; column < columns - 1; column++) all.push(first + row * columns + column);
+  return Int32Array.from(all);
+}
+
+/**
+ * Two triangles a face, their corners as vertices of the mesh. Diagonals alternate, so that the cloth has no grain of its
+ * own, and are the same from either edge to the middle, so that it has no left or right.
+ */
+function trianglesOf(first: Int32Array, { columns, standing }: ClothMesh): Int32Array {
+  const corners = new Int32Array(6 * first.length);
+  first.forEach((vertex, face) => {
+    const along = vertex < standing.first ? vertex : vertex - standing.first;
+    const [row, column] = [Math.floor(along / columns), along % columns];
+    const inward = column < (columns - 1) / 2;
+    const v = inward ? vertex : vertex + 1;
+    const w = inward ? vertex + 1 : vertex;
+    const even = (row + (inward ? column : columns - 2 - column)) % 2 === 0;
+    corners.set(even ? [v, w, v + columns, w, w + columns, v + columns] : [v, w, w + columns, v, w + columns, v + columns], 6 * face);
+  });
   return corners;
 }
 

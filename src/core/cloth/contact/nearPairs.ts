@@ -26,8 +26,6 @@ export class NearPairs {
   /** Ways made since the pairs were found, mm: of each point, and at most of any corner of each face. */
   readonly pointWay: Float64Array;
   readonly faceWay: Float64Array;
-  /** What every vertex was pushed about since the ways were last added up, mm: bounds are told in between. */
-  readonly pushed: Float64Array;
   private isFound = false;
   private marginMm = mostMarginMm;
   private sinceFound = 0;
@@ -55,7 +53,6 @@ export class NearPairs {
     this.foundAt = new Float64Array(3 * count);
     this.lastAt = new Float64Array(3 * count);
     this.stepWay = new Float64Array(count);
-    this.pushed = new Float64Array(count);
   }
 
   /** Looks for the pairs anew when points have moved so far that others could have come to touch. */
@@ -74,16 +71,15 @@ export class NearPairs {
     this.sinceFound = 0;
   }
 
-  /** Adds what every vertex and face has moved since this was last asked, and what it was pushed about on the way. */
+  /** Adds what every vertex and face has moved since this was last asked. */
   advance(): void {
-    const { mesh, lastAt, stepWay, pushed, pointWay, faceWay, faces, ends } = this;
-    const { corners } = faces;
+    const { mesh, lastAt, stepWay, pointWay, faceWay, faces, ends } = this;
+    const { first } = faces;
     const { position: p, count, columns } = mesh;
-    for (let v = 0; v < count; v++) stepWay[v] = Math.sqrt(squareApart(p, lastAt, 3 * v)) + pushed[v];
-    pushed.fill(0);
+    for (let v = 0; v < count; v++) stepWay[v] = Math.sqrt(squareApart(p, lastAt, 3 * v));
     for (let i = 0; i < pointWay.length; i++) pointWay[i] = pointWay[i] + (stepWay[ends[2 * i]] + stepWay[ends[2 * i + 1]]) / 2;
     for (let face = 0; face < faceWay.length; face++) {
-      const a = corners[6 * face];
+      const a = first[face];
       const near = Math.max(stepWay[a], stepWay[a + 1]);
       const far = Math.max(stepWay[a + columns], stepWay[a + columns + 1]);
       faceWay[face] += Math.max(near, far);
@@ -95,7 +91,6 @@ export class NearPairs {
   /** Looks for all points that may come to touch a face of another part before the margin is used up. */
   private find(): void {
     const { mesh, along, faces, ends, grid, strandOf, rowOf, marginMm } = this;
-    const { corners } = faces;
     const { points, at, start } = grid;
     const { half } = mesh;
     let thickest = 0;
@@ -107,7 +102,7 @@ export class NearPairs {
     grid.lay(this.pointAt, thickest + marginMm + cellBeyondMm);
     this.count = 0;
     for (let face = 0; face < faces.count; face++) {
-      const a = corners[6 * face];
+      const a = faces.first[face];
       const size = faces.sizeOf(face);
       const mx = faces.middleOf(face, 0);
       const my = faces.middleOf(face, 1);
@@ -170,7 +165,8 @@ export class NearPairs {
   }
 }
 
-function grown<T extends Int32Array | Float32Array>(from: T, to: T): T {
+/** All entries of one array in a longer one. */
+export function grown<T extends Int32Array | Float32Array | Float64Array>(from: T, to: T): T {
   to.set(from);
   return to;
 }

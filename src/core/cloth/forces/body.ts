@@ -1,4 +1,5 @@
 import { type Collar, halfAngle } from '../../collar/collar.ts';
+import type { Side } from '../mesh/loosePath.ts';
 import type { ClothMesh } from '../mesh/mesh.ts';
 
 /** Radius of the neck, and how far behind the knot's middle its front and the shirt are, mm. */
@@ -47,10 +48,22 @@ export function keepOffBody({ position: p, count }: ClothMesh, near: number): vo
 /** How far the arms climb from the knot to the neck's sides: they lie under the collar's fold. */
 const armsRiseMm = 28;
 
-/** Where the arms leave for the nape: at the neck's sides. `side` is +1 on the wearer's right. */
-export function neckPin(side: 1 | -1): readonly [number, number, number] {
+/** A working end that is hidden under the collar lies so far off the neck, over the arm that is there, mm. */
+export const overArmMm = 9;
+
+/** Where the arms leave for the nape: at the neck's sides, or so far off it. `side` is +1 on the wearer's right. */
+export function neckPin(side: Side, offMm = 0): readonly [number, number, number] {
   const angle = (95 * Math.PI) / 180;
-  return [side * neckRadiusMm * Math.sin(angle), armsRiseMm, axisZMm + neckRadiusMm * Math.cos(angle)];
+  const radius = neckRadiusMm + offMm;
+  return [side * radius * Math.sin(angle), armsRiseMm, axisZMm + radius * Math.cos(angle)];
+}
+
+/** Cloth so far behind the shirt's front lies at the neck's side, mm. */
+const atNeckBehindMm = 30;
+
+/** Whether cloth at this depth lies at the neck, under the collar, and does not hang before the shirt. */
+export function liesAtNeck(z: number): boolean {
+  return z < shirtZMm - atNeckBehindMm;
 }
 
 /** The collar that knots are drawn up in: a semi-spread one. */

@@ -20,77 +20,111 @@ export interface Crease {
 
 /**
  * One sweep over the stretch, width and shear of a strand and its bending across; along itself it is bent by its
- * {@link Pull}. From the move `openFrom` on its turns are held open.
+ * {@link Pull}. From the move `openFrom` on its turns are held open. It goes in from both edges to the middle at once, so
+ * that a strand laid as in a mirror comes out as in a mirror, to the bit; that takes an odd number of columns.
  */
 export function sweep(mesh: ClothMesh, strand: Strand, crease: Crease | undefined, openFrom: number): void {
   const { position: p, columns } = mesh;
   const { first, rows, rest, width, moves } = strand;
+  const half = (columns - 1) / 2;
   const row3 = 3 * columns;
   for (let row = 0; row < rows; row++) {
     const at = 3 * (first + row * columns);
     const across = width[row] / (columns - 1);
-    for (let c = 0; c < columns - 1; c++) {
-      const i = at + 3 * c;
-      hold(p, i, i + 3, across, widthPull, widthPush);
+    const middle = at + 3 * half;
+    const end = at + row3 - 3;
+    for (let c = 0; c < half - 1; c++) {
+      hold(p, at + 3 * c, at + 3 * c + 3, across, widthPull, widthPush);
+      hold(p, end - 3 * c, end - 3 * c - 3, across, widthPull, widthPush);
     }
+    holdBoth(p, middle, middle - 3, middle + 3, across, widthPull, widthPush);
     if (row < rows - 1) {
       const length = rest[row];
       const resists = moves[row] >= openFrom ? pushHeldOpen : push;
       for (let c = 0; c < columns; c++) hold(p, at + 3 * c, at + 3 * c + row3, length, pull, resists);
       const diagonal = Math.sqrt(length * length + across * across);
-      for (let c = 0; c < columns - 1; c++) {
+      for (let c = 0; c < half - 1; c++) {
         hold(p, at + 3 * c, at + 3 * c + row3 + 3, diagonal, shear, shear);
         hold(p, at + 3 * c + 3, at + 3 * c + row3, diagonal, shear, shear);
+        hold(p, end - 3 * c, end - 3 * c + row3 - 3, diagonal, shear, shear);
+        hold(p, end - 3 * c - 3, end - 3 * c + row3, diagonal, shear, shear);
       }
+      holdBoth(p, middle, middle + row3 - 3, middle + row3 + 3, diagonal, shear, shear);
+      holdBoth(p, middle + row3, middle - 3, middle + 3, diagonal, shear, shear);
     }
-    if (crease && row >= crease.firstRow && row <= crease.lastRow) {
-      fold(mesh, at, bendAcross, crease.offset);
-    } else {
-      for (let c = 1; c < columns - 1; c++) straighten(p, at + 3 * c, bendAcross);
+    const offset = crease && row >= crease.firstRow && row <= crease.lastRow ? crease.offset : undefined;
+    for (let c = 1; c < half - 1; c++) {
+      bend(mesh, at + 3 * c, offset?.[c]);
+      bend(mesh, end - 3 * c, offset?.[columns - 1 - c]);
     }
+    if (half > 1) bendBoth(mesh, middle, offset?.[half - 1], offset?.[half + 1]);
+    bend(mesh, middle, offset?.[half]);
   }
 }
 
 /** Brings two points nearer to their rest distance. */
 function hold(p: Float64Array, i: number, j: number, rest: number, pull: number, push: number): void {
+  const share = shareOf(p, i, j, rest, pull, push);
+  for (let axis = 0; axis < 3; axis++) {
+    const way = share * (p[j + axis] - p[i + axis]);
+    p[i + axis] += way;
+    p[j + axis] -= way;
+  }
+}
+
+/** Brings a point and two others on either side of it nearer to their rest distance, both as they were. */
+function holdBoth(p: Float64Array, i: number, j: number, k: number, rest: number, pull: number, push: number): void {
+  const ofJ = shareOf(p, i, j, rest, pull, push);
+  const ofK = shareOf(p, i, k, rest, pull, push);
+  for (let axis = 0; axis < 3; axis++) {
+    const wayJ = ofJ * (p[j + axis] - p[i + axis]);
+    const wayK = ofK * (p[k + axis] - p[i + axis]);
+    p[i + axis] += wayJ + wayK;
+    p[j + axis] -= wayJ;
+    p[k + axis] -= wayK;
+  }
+}
+
+/** Which share of the way between two points each of them goes. */
+function shareOf(p: Float64Array, i: number, j: number, rest: number, pull: number, push: number): number {
   const dx = p[j] - p[i];
   const dy = p[j + 1] - p[i + 1];
   const dz = p[j + 2] - p[i + 2];
   const length = Math.sqrt(dx * dx + dy * dy + dz * dz);
-  if (length < 1e-9) return;
+  if (length < 1e-9) return 0;
   const over = length - rest;
-  const share = (0.5 * (over > 0 ? pull : push) * over) / length;
-  p[i] += share * dx;
-  p[i + 1] += share * dy;
-  p[i + 2] += share * dz;
-  p[j] -= share * dx;
-  p[j + 1] -= share * dy;
-  p[j + 2] -= share * dz;
+  return (0.5 * (over > 0 ? pull : push) * over) / length;
 }
 
-/** Moves a point toward the middle of its two neighbours in the row, and them away from it by half as much. */
-function straighten(p: Float64Array, i: number, k: number): void {
-  for (let axis = 0; axis < 3; axis++) {
-    const at = i + axis;
-    const off = 0.5 * k * ((p[at - 3] + p[at + 3]) / 2 - p[at]);
+/** A set fold is held so much harder than cloth is held flat. */
+const foldHeld = 3;
+
+/** Moves a point toward the middle of its two neighbours in the row, or `offset` mm off it where a fold is set, and them away from it by half as much. */
+function bend({ position: p, normal: n }: ClothMesh, i: number, offset: number | undefined): void {
+  for (let at = i; at < i + 3; at++) {
+    const off = offAt(p, n, at, offset);
     p[at] += off;
     p[at - 3] -= off / 2;
     p[at + 3] -= off / 2;
   }
 }
 
-/** Bends a row across toward a set fold. */
-function fold({ position: p, normal: n, columns }: ClothMesh, at: number, k: number, offset: Float64Array): void {
-  for (let c = 1; c < columns - 1; c++) {
-    const i = at + 3 * c;
-    for (let axis = 0; axis < 3; axis++) {
-      const wanted = (p[i + axis - 3] + p[i + axis + 3]) / 2 + offset[c] * n[i + axis];
-      const off = 0.5 * k * 3 * (wanted - p[i + axis]);
-      p[i + axis] += off;
-      p[i + axis - 3] -= off / 2;
-      p[i + axis + 3] -= off / 2;
-    }
+/** Bends at the two points beside a middle one, both as they were. */
+function bendBoth({ position: p, normal: n }: ClothMesh, middle: number, left: number | undefined, right: number | undefined): void {
+  for (let at = middle; at < middle + 3; at++) {
+    const ofLeft = offAt(p, n, at - 3, left);
+    const ofRight = offAt(p, n, at + 3, right);
+    p[at - 6] -= ofLeft / 2;
+    p[at + 6] -= ofRight / 2;
+    p[at] -= (ofLeft + ofRight) / 2;
+    p[at - 3] += ofLeft;
+    p[at + 3] += ofRight;
   }
+}
+
+function offAt(p: Float64Array, n: Float64Array, at: number, offset: number | undefined): number {
+  const flat = (p[at - 3] + p[at + 3]) / 2 - p[at];
+  return 0.5 * bendAcross * (offset === undefined ? flat : foldHeld * (flat + offset * n[at]));
 }
 
 /** Unit normals from the neighbours along and across. */

@@ -1,3 +1,4 @@
+import type { Finish } from '../../knot/knot.ts';
 import type { Tie } from '../../tie/tie.ts';
 import { widthAt } from '../../tie/width.ts';
 import type { Part } from '../mesh/loosePath.ts';
@@ -31,11 +32,13 @@ export interface Folding {
 const spreadMm = 110;
 
 /** Fold at each row, going over smoothly from part to part. */
-export function foldingOf({ active, standing }: ClothMesh): Folding {
+export function foldingOf({ active, standing }: ClothMesh, finish: Finish): Folding {
+  // What is hidden under the collar lies folded as the arm does that it lies on.
+  const of = finish === 'collar' ? { ...folds, hang: folds.arm } : folds;
   return {
     active: spreading(
       active,
-      blended(active, (part) => folds[part]),
+      blended(active, (part) => of[part]),
     ),
     standing: blended(standing, (part) => (part === 'arm' ? folds.arm : foldOfStanding)),
   };

@@ -1,5 +1,6 @@
 import type { Knot } from '../../knot/knot.ts';
-import type { ClothMesh, Strand } from '../mesh/mesh.ts';
+import type { Side } from '../mesh/loosePath.ts';
+import { asideOf, type ClothMesh, type Strand } from '../mesh/mesh.ts';
 import { shirtZMm } from './body.ts';
 import type { Crease } from './elastic.ts';
 
@@ -99,32 +100,54 @@ export function centrePanel({ position: p, before: q, columns, active }: ClothMe
   }
 }
 
-/** Two fingers squeeze the knot narrower at its bottom: so much a step at its lower edge, for so much cloth as an ordinary blade's section holds, mm and mm². */
-const squeezeMm = 0.006;
+/** Turns that are held open are laid down where they stand higher than this above the collar button, so much of it in a step and no more, mm. */
+const laidBelowMm = 14;
+const layShare = 0.05;
+const mostLaidMm = 0.3;
+
+/** Lays turns that are held open down on the knot: by themselves they would stand up from it. `eased` goes from 0 to 1. */
+export function layDown({ position: p, columns, active }: ClothMesh, openFrom: number, eased: number): void {
+  const { first, entersAt, leavesAt, moves } = active;
+  for (let row = entersAt; row < leavesAt; row++) {
+    if (moves[row] < openFrom) continue;
+    for (let i = 3 * (first + row * columns); i < 3 * (first + (row + 1) * columns); i += 3) {
+      const over = p[i + 1] - laidBelowMm;
+      if (over > 0) p[i + 1] -= eased * Math.min(mostLaidMm, layShare * over);
+    }
+  }
+}
+
+/** Two fingers squeeze the knot narrower: so much a step, for as much cloth as an ordinary blade's section holds, and by this power of more or less, mm and mm². */
+const squeezeMm = 0.017;
 const squeezedMm2 = 170;
-/** Within so much of the middle the fingers hardly reach, mm. */
-const betweenFingersMm = 12;
+const squeezePower = 0.7;
+/** On that tie they reach no nearer to the middle than this, and press with all their strength from so much further out, mm. */
+const betweenFingersMm = 10;
+const fingertipMm = 12;
 
 /**
- * Squeezes the knot from both sides, the more the lower down, as fingers do that draw it up; the cloth withstands. Fingers take
- * a fuller tie harder: `sectionMm2` is what its blade holds. `eased` goes from 0 to 1.
+ * Squeezes the knot from both sides, not at its top and fully from half-way down, as fingers do that draw it up; the cloth
+ * withstands. Fingers take a fuller tie harder, and further apart: `sectionMm2` is what its blade holds. `eased` goes from 0 to 1.
  */
-export function squeezeBottom(mesh: ClothMesh, { middleMm, topMm, bottomMm }: KnotPlace, sectionMm2: number, eased: number): void {
+export function squeeze(mesh: ClothMesh, { middleMm, topMm, bottomMm }: KnotPlace, sectionMm2: number, eased: number): void {
   if (eased <= 0 || topMm <= bottomMm) return;
   const { position: p, columns, active } = mesh;
   const { first, entersAt, leavesAt, parts } = active;
   const tucked = parts.indexOf('tuck');
   const to = tucked < 0 ? leavesAt : tucked;
-  const most = (eased * squeezeMm * sectionMm2) / squeezedMm2;
+  const fuller = sectionMm2 / squeezedMm2;
+  const most = eased * squeezeMm * fuller ** squeezePower;
+  const size = Math.sqrt(fuller);
   for (let i = 3 * (first + entersAt * columns); i < 3 * (first + to * columns); i += 3) {
-    const low = Math.max(0, Math.min(1, (topMm - p[i + 1]) / (topMm - bottomMm)));
-    const aside = (p[i] - middleMm) / betweenFingersMm;
-    p[i] -= most * low * Math.max(-1, Math.min(1, aside));
+    const low = Math.max(0, Math.min(1, (2 * (topMm - p[i + 1])) / (topMm - bottomMm)));
+    const aside = p[i] - middleMm;
+    const held = Math.min(1, (Math.abs(aside) - size * betweenFingersMm) / (size * fingertipMm));
+    if (held > 0) p[i] -= most * low * held * Math.sign(aside);
   }
 }
 
 /** How hard a hand presses the whole knot flat, mm a step, which the cloth withstands. */
-const pressForce = 0.002;
+const pressForce = 0.004;
 const pressedTo = { topMm: 50, bottomMm: -70 } as const;
 
 /** Presses the whole knot gently toward the shirt. */
@@ -148,12 +171,12 @@ export function takesDimple({ active, finish }: Knot): boolean {
 }
 
 /** The crease from the tuck to just below the knot; `undefined` where none is laid. */
-export function creaseOf(knot: Knot, { columns, active: strand }: ClothMesh, dimple: DimpleLaid): Crease | undefined {
+export function creaseOf(knot: Knot, { columns, active: strand }: ClothMesh, dimple: DimpleLaid, side: Side = 1): Crease | undefined {
   if (!takesDimple(knot)) return undefined;
   const firstRow = strand.parts.indexOf('tuck');
   const hangs = strand.parts.lastIndexOf('tuck') + 1;
   if (dimple === 'none' || firstRow < 0) return undefined;
-  const depth = Float64Array.from({ length: columns }, (_, c) => depthAt((2 * c) / (columns - 1) - 1, dimple));
+  const depth = Float64Array.from({ length: columns }, (_, c) => depthAt(2 * side * asideOf(c, columns), dimple));
   const offset = Float64Array.from({ length: columns }, (_, c) =>
     c === 0 || c === columns - 1 ? 0 : depth[c] - (depth[c - 1] + depth[c + 1]) / 2,
   );

@@ -31,6 +31,8 @@ const hangAzimuth = -90;
 /** How far the arms stick out of the loosest turn, so that none can slip over their ends, mm. */
 const clearMm = 70;
 const hangReachMm = 175;
+/** An end that is hidden leaves the winding so far before its arm. */
+const beforeArmDeg = 28;
 /** The tuck goes down this much of a layer inside the last band, which leaves it that room. */
 const bandRoom = 1.3;
 export const tuckInside = 1.15;
@@ -49,7 +51,7 @@ export function activePath(knot: Knot): LooseStrand {
   }
   const { radius, bandRadius } = wind(path, knot, ball, moves.length);
   if (finish === 'collar') {
-    path.straight(onBall(azimuth.C, 0, radius), [0, radius + clearMm, -30], 'hang');
+    hide(path, hiddenSide(knot), radius, reachOf(knot) - radius);
     return path;
   }
   const inside = finish === 'tuck' ? bandRadius - tuckInside * ball.layerMm : radius + ball.layerMm;
@@ -64,6 +66,24 @@ export function activePath(knot: Knot): LooseStrand {
   const [, y, z] = onBall(azimuth.C, 165, inside);
   path.straight([0, y, z], [0, y - hangReachMm, z * 0.4], 'hang', front);
   return path;
+}
+
+/** On which arm an end that is hidden under the collar comes to lie: it goes on over the top as it came up. */
+export function hiddenSide({ moves }: Knot): Side {
+  return moves.at(-2)?.region === 'L' ? 1 : -1;
+}
+
+/** From the top of what is wound over to an arm, and outward before it, `alongMm` far. */
+export function hide(path: Path, side: Side, radius: number, alongMm: number): void {
+  const arm = side === 1 ? armAzimuth.bladeArm : armAzimuth.tailArm;
+  for (let step = 1; step <= 6; step++) {
+    const share = step / 6;
+    const [x, y, z] = onBall(azimuth.C + (arm - azimuth.C) * share, beforeArmDeg * share, radius);
+    path.add([x, y, z], 'hang', 0, unit([(1 - share) * x, (1 - share) * y, (1 - share) * z + share * radius]));
+  }
+  const from = path.points.at(-1) ?? front;
+  const [x, y] = onBall(arm, 0, alongMm);
+  path.straight(from, [from[0] + x, from[1] + y, from[2]], 'hang', front);
 }
 
 /** Where a winding has come to. */
@@ -106,6 +126,20 @@ export function standingPath(knot: Knot): LooseStrand {
   path.straight(onBall(armAzimuth.tailArm, 0, reachOf(knot)), onBall(armAzimuth.tailArm, 0, 12), 'arm', front);
   path.straight(onBall(hangAzimuth, 0, 12), onBall(hangAzimuth, 0, hangReachMm + reachOf(knot) - clearMm), 'hang', front);
   return path;
+}
+
+/** On which side of the wearer the arm of the end that ties lies: 1 on their right, −1 on their left. */
+export type Side = 1 | -1;
+
+/** Both strands, the working one first; from the other side exactly as in a mirror. */
+export function loosePaths(knot: Knot, side: Side): readonly [LooseStrand, LooseStrand] {
+  const paths = [activePath(knot), standingPath(knot)] as const;
+  return side === 1 ? paths : [mirrored(paths[0]), mirrored(paths[1])];
+}
+
+function mirrored({ points, normals, ...rest }: LooseStrand): LooseStrand {
+  const other = ([x, y, z]: Vec3): Vec3 => [-x, y, z];
+  return { ...rest, points: points.map(other), normals: normals.map(other) };
 }
 
 const front: Vec3 = [0, 0, 1];

@@ -66,7 +66,7 @@ export function layLoose(paths: readonly [LooseStrand, LooseStrand], grid: Grid,
       const across = unit(cross(normals[row] ?? [0, 0, 1], along));
       const [jx, jy, jz] = [jitter(), jitter(), jitter()];
       for (let column = 0; column < columns; column++) {
-        const aside = (column / (columns - 1) - 0.5) * widthMm;
+        const aside = asideOf(column, columns) * widthMm;
         const at = 3 * (first + row * columns + column);
         position[at] = point[0] + across[0] * aside + jx;
         position[at + 1] = point[1] + across[1] * aside + jy;
@@ -85,6 +85,11 @@ export function layLoose(paths: readonly [LooseStrand, LooseStrand], grid: Grid,
     first += points.length * columns;
   }
   return meshOf(columns, position, strands as [Strand, Strand]);
+}
+
+/** How far a column lies off the middle one, as a share of the width: the same on both sides, to the bit. */
+export function asideOf(column: number, columns: number): number {
+  return (2 * column - (columns - 1)) / (2 * (columns - 1));
 }
 
 /** A strand whose rows are of the given parts and moves, `rest` apart and `widthMm` wide; `first` is its first vertex. */

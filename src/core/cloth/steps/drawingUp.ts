@@ -1,6 +1,6 @@
 import { tieFrom } from '../../tie/turned.ts';
 import { type SeenCloth, seenOf } from '../mesh/compact.ts';
-import { type TyingRequest, usualSetting } from '../simulate.ts';
+import { coveredTo, hiddenTo, type TyingRequest, usualSetting } from '../simulate.ts';
 import { tieInCloth, type Watching } from '../tieInCloth.ts';
 import { wholeTie } from './material.ts';
 import { napeOf } from './nape.ts';
@@ -13,13 +13,17 @@ import { drawnAt } from './sequence.ts';
 export function drawingUp(request: TyingRequest, watching: Watching = {}): SeenCloth[] {
   const tie = tieFrom(request.knot.active, request.tie);
   const whole = (cloth: SeenCloth) => wholeTie(cloth, tie, napeOf(request));
+  const { finish, loose } = request.knot;
+  // What was hidden already does not come out again, and turns that are held open are not shown before they are laid down.
+  const from = finish === 'collar' ? hiddenTo : loose ? coveredTo : 0;
+  const shown = drawnAt.filter((share) => share >= from);
   let frames: SeenCloth[] = [];
   let of = 0;
   const tied = tieInCloth(request, usualSetting(request.knot), {
     ...watching,
     onState: (mesh, share, attempt) => {
       if (attempt !== of) [frames, of] = [[], attempt];
-      const next = drawnAt[frames.length];
+      const next = shown[frames.length];
       if (next !== undefined && share >= next) frames.push(whole(seenOf(mesh)));
     },
   });

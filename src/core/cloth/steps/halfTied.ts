@@ -1,8 +1,21 @@
 import type { Knot, Region } from '../../knot/knot.ts';
 import { type Pass, passesOf } from '../../knot/passes.ts';
 import { unit, type Vec3 } from '../../numeric/vector.ts';
-import { neckPin } from '../forces/body.ts';
-import { armAzimuth, azimuth, type Ball, type LooseStrand, onBall, Path, tuckEndsAt, tuckInside, wind } from '../mesh/loosePath.ts';
+import { neckPin, overArmMm } from '../forces/body.ts';
+import {
+  armAzimuth,
+  azimuth,
+  type Ball,
+  hiddenSide,
+  hide,
+  type LooseStrand,
+  onBall,
+  Path,
+  type Side,
+  tuckEndsAt,
+  tuckInside,
+  wind,
+} from '../mesh/loosePath.ts';
 
 /** A knot that is being tied is wound closely: so that little has to be drawn in before it looks like a tie in somebody's hands. */
 const ball: Ball = { firstMm: 26, layerMm: 5.5 };
@@ -33,8 +46,8 @@ function onWearer({ points, ...strand }: LooseStrand): LooseStrand {
   return { ...strand, points: points.map(([x, y, z]): Vec3 => [x, y - loopDownMm, z + wearerBackMm]) };
 }
 
-function loosePin(side: 1 | -1): Vec3 {
-  const [x, y, z] = neckPin(side);
+function loosePin(side: Side, offMm = 0): Vec3 {
+  const [x, y, z] = neckPin(side, offMm);
   return [x, y + loopDownMm, z - wearerBackMm];
 }
 
@@ -80,7 +93,7 @@ function working(knot: Knot, done: number, outMm: number): LooseStrand {
   const upTo = last.region === 'C' ? share : share * (last.spoke === 'tail' ? followed.tail : followed.arm);
   const { radius, bandRadius } = wind(path, knot, ball, whole + (isTucked ? 1 : upTo));
   if (isTucked && knot.finish === 'tuck') tuck(path, knot.moves.length, radius, bandRadius);
-  else if (isTucked && knot.finish === 'collar') hide(path, radius);
+  else if (isTucked && knot.finish === 'collar') hideAlong(path, hiddenSide(knot), radius, outMm);
   else hang(path, passes, whole, share, radius);
   return path;
 }
@@ -97,10 +110,14 @@ function tuck(path: Path, moves: number, radius: number, bandRadius: number): vo
   path.curve([0, y, z], [0, y - 30, z], [0, -endDownMm, z * 0.5], 'hang', front, front);
 }
 
-/** Up behind the collar, out of sight. */
-function hide(path: Path, radius: number): void {
-  const top = onBall(azimuth.C, 0, radius);
-  path.curve(top, [4, top[1] + 24, -4], [18, loopDownMm + 66, -wearerBackMm - 34], 'hang', unit(top), [0, 0, 1]);
+/** Over to an arm and along it to the neck's side, where it lies under the collar. */
+function hideAlong(path: Path, side: Side, radius: number, outMm: number): void {
+  hide(path, side, radius, outMm - radius);
+  const from = path.points.at(-1) ?? front;
+  const [x, y, z] = loosePin(side, overArmMm);
+  const tangent: Vec3 = [side * (neckTangent.x + overArmMm), y - neckTangent.y, z + neckTangent.z];
+  path.straight(from, tangent, 'hang', unit([0.3 * side, 0, 1]));
+  path.straight(tangent, [x, y, z], 'hang', unit([side, 0, 0.6]));
 }
 
 /** The rest of the end that ties, from where it leaves what is wound to where a hand lets it hang. */

@@ -1,3 +1,4 @@
+import { liesAtNeck } from '../forces/body.ts';
 import type { SeenCloth, SeenStrand } from '../mesh/compact.ts';
 
 /** Before it is slid up a drawn-up knot hangs so far below the collar button, and off the shirt, mm. */
@@ -24,8 +25,10 @@ function loweredStrand(strand: SeenStrand, columns: number, share: number): Seen
     if (row > 0 && row <= entersAt) before += rest[row - 1] ?? 0;
     return before;
   });
+  const past = pastKnot(strand, columns);
   for (let row = 0; row < rows; row++) {
-    const t = row >= entersAt ? 1 : Math.max(0, 1 - (before - (along[row] ?? 0)) / armMm);
+    const away = row < entersAt ? before - (along[row] ?? 0) : (past?.[row] ?? 0);
+    const t = Math.max(0, 1 - away / armMm);
     const follows = share * t * t * (3 - 2 * t);
     for (let i = 3 * row * columns; i < 3 * (row + 1) * columns; i += 3) {
       position[i + 1] = (position[i + 1] ?? 0) - follows * downMm;
@@ -33,6 +36,16 @@ function loweredStrand(strand: SeenStrand, columns: number, share: number): Seen
     }
   }
   return { ...strand, position };
+}
+
+/** How far past the knot each row of an end is that lies hidden at the neck, mm: it follows as an arm does. `undefined` where the end hangs. */
+function pastKnot({ parts, rows, rest, position }: SeenStrand, columns: number): Float64Array | undefined {
+  const hangs = parts.indexOf('hang');
+  const tip = position[3 * ((rows - 1) * columns + Math.floor(columns / 2)) + 2] ?? 0;
+  if (hangs < 0 || !liesAtNeck(tip)) return undefined;
+  const past = new Float64Array(rows);
+  for (let row = hangs + 1; row < rows; row++) past[row] = (past[row - 1] ?? 0) + (rest[row - 1] ?? 0);
+  return past;
 }
 
 /** From the knot to the neck's side along an arm, about, mm. */

@@ -1,6 +1,6 @@
 import type { Tie } from '../../tie/tie.ts';
 import { widthAt } from '../../tie/width.ts';
-import { neckRadiusMm, shirtZMm } from '../forces/body.ts';
+import { liesAtNeck, neckRadiusMm, shirtZMm } from '../forces/body.ts';
 import type { SeenCloth, SeenStrand } from '../mesh/compact.ts';
 import type { Part } from '../mesh/loosePath.ts';
 import type { Nape } from './nape.ts';
@@ -77,7 +77,7 @@ function wholeStrand(own: SeenStrand, columns: number, napeMm: number, widthOf: 
   position.set(own.position, stride * roundRows);
   for (let row = 1; row <= hangRows; row++) {
     const below = (hangMm * row) / hangRows;
-    hangOn(position, stride * (roundRows + own.rows + row - 1), strand, below, widthOf, hangMm, columns);
+    goOn(position, stride * (roundRows + own.rows + row - 1), strand, below, widthOf, hangMm, columns);
   }
   return {
     rows: roundRows + own.rows + hangRows,
@@ -109,7 +109,7 @@ function alongTie(strand: SettledStrand, napeMm: number, count: number, widthOf:
       continue;
     }
     if (x < endMm) {
-      hangOn(position, out, strand, endMm - x, widthOf, endMm, frameColumns);
+      goOn(position, out, strand, endMm - x, widthOf, endMm, frameColumns);
       parts.push('hang');
       continue;
     }
@@ -156,6 +156,33 @@ function round(position: Float64Array, out: number, strand: Laid, share: number,
 
 const axisZ = shirtZMm - neckRadiusMm;
 const napeRiseMm = 8;
+
+/** Cloth that was folded back lies so far outside of what it was folded back on, mm. */
+const foldedApartMm = 3;
+
+/** On from where a strand ends: down, or, from the neck's side, on round the neck. */
+function goOn(position: Float64Array, out: number, strand: Laid, pastMm: number, widthOf: WidthOf, tipMm: number, of: number): void {
+  const last = strand.rows - 1;
+  if (!liesAtNeck(acrossAt(strand, last, Math.floor(of / 2), 2, of))) {
+    hangOn(position, out, strand, pastMm, widthOf, tipMm, of);
+    return;
+  }
+  for (let c = 0; c < of; c++) {
+    const [x, y, z] = [0, 1, 2].map((axis) => acrossAt(strand, last, c, axis, of)) as [number, number, number];
+    const radius = Math.hypot(x, z - axisZ);
+    const from = Math.atan2(Math.abs(x), z - axisZ);
+    // What reaches to the other side of the neck is folded back there, so that none of it comes to the front.
+    const most = 2 * (Math.PI - from);
+    const laps = pastMm / radius / most;
+    const folded = Math.floor(laps);
+    const share = folded % 2 === 0 ? laps - folded : 1 - (laps - folded);
+    const angle = from + most * share;
+    const outMm = radius + foldedApartMm * folded;
+    position[out + 3 * c] = Math.sign(x) * outMm * Math.sin(angle);
+    position[out + 3 * c + 1] = y + napeRiseMm * Math.sin(Math.PI * share);
+    position[out + 3 * c + 2] = axisZ + outMm * Math.cos(angle);
+  }
+}
 
 /** Straight down from where a strand ends, `tipMm` from its tip, flat and by and by as wide as the tie is and back to the shirt. */
 function hangOn(position: Float64Array, out: number, strand: Laid, belowMm: number, widthOf: WidthOf, tipMm: number, of: number): void {

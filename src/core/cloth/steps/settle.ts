@@ -39,7 +39,7 @@ export function settle(request: StepRequest, done: number): { readonly mesh: Clo
   const mesh = layLoose(halfTied(knot, done), grid, laidWideMm, () => 0);
   const { active, standing } = mesh;
   const pins = new Pins(mesh, knot);
-  const contacts = new Contacts(mesh);
+  const contacts = new Contacts(mesh, 0);
   const pulls = [new Pull(mesh, active, pinnedRows), new Pull(mesh, standing, pinnedRows)] as const;
   const rowsMm = laidRowsMm(grid);
   const folding: Folding = { active: foldOf(active, folds.wound), standing: foldOf(standing, folds.standing) };

@@ -32,7 +32,7 @@ export function stancesSource(knots: Readonly<Record<string, ReadyKnot>>): strin
     const ready = knots[knotCode(knot)];
     if (!ready) return [];
     const all = [stanceIn(ready.measures), ...(ready.finer ?? [])];
-    const mean = (key: keyof Stance) => Math.round(all.reduce((sum, each) => sum + each[key], 0) / all.length);
+    const mean = (key: keyof Stance) => Math.round((10 * all.reduce((sum, each) => sum + each[key], 0)) / all.length) / 10;
     const word = knot.moves.map(({ region, direction }) => region + direction).join(' ');
     return [`  '${word}': [${mean('tiltDeg')}, ${mean('overhangDeg')}],`];
   });

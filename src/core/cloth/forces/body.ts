@@ -58,14 +58,6 @@ export function neckPin(side: Side, offMm = 0): readonly [number, number, number
   return [side * radius * Math.sin(angle), armsRiseMm, axisZMm + radius * Math.cos(angle)];
 }
 
-/** Cloth so far behind the shirt's front lies at the neck's side, mm. */
-const atNeckBehindMm = 30;
-
-/** Whether cloth at this depth lies at the neck, under the collar, and does not hang before the shirt. */
-export function liesAtNeck(z: number): boolean {
-  return z < shirtZMm - atNeckBehindMm;
-}
-
 /** The collar that knots are drawn up in: a semi-spread one. */
 const collar: Collar = { collarPointMm: 75, collarSpreadMm: 110, tieSpaceMm: 8 };
 const tipsBelowMm = collar.collarPointMm * Math.cos(halfAngle(collar));

@@ -1,5 +1,5 @@
-import { liesAtNeck } from '../forces/body.ts';
 import type { SeenCloth, SeenStrand } from '../mesh/compact.ts';
+import { liesAtNeck } from './atNeck.ts';
 
 /** Before it is slid up a drawn-up knot hangs so far below the collar button, and off the shirt, mm. */
 const downMm = 38;

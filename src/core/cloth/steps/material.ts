@@ -1,8 +1,9 @@
 import type { Tie } from '../../tie/tie.ts';
 import { widthAt } from '../../tie/width.ts';
-import { liesAtNeck, neckRadiusMm, shirtZMm } from '../forces/body.ts';
+import { neckRadiusMm, shirtZMm } from '../forces/body.ts';
 import type { SeenCloth, SeenStrand } from '../mesh/compact.ts';
 import type { Part } from '../mesh/loosePath.ts';
+import { liesAtNeck } from './atNeck.ts';
 import type { Nape } from './nape.ts';
 
 /** Cloth from row to row of a frame, about, mm, and how many points a row has. */

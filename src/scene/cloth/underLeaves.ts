@@ -1,5 +1,4 @@
 import type { SeenCloth, SeenStrand } from '../../core/cloth/mesh/compact.ts';
-import { firstRows } from '../../core/seen/firstRows.ts';
 import { frontOf } from '../../core/seen/front.ts';
 
 const clearMm = 3;
@@ -15,8 +14,8 @@ type Leaf = (x: number, y: number) => number | undefined;
  * place of the front, with the button at 0, 0; the knot's own places lie `raisedMm` lower than those.
  */
 export function laidUnder(cloth: SeenCloth, leaf: Leaf, raisedMm: number): SeenCloth {
+  // What is hidden is led away under the leaves as the arms are.
   const isLedAway = frontOf(cloth) === 'turn';
-  const active = isLedAway ? endedUnder(cloth.active, cloth.columns, leaf, raisedMm) : cloth.active;
   const laid = (strand: SeenStrand, hangsInFront: boolean): SeenStrand => {
     const position = strand.position.slice();
     for (let v = 0; v < position.length / 3; v++) {
@@ -28,7 +27,7 @@ export function laidUnder(cloth: SeenCloth, leaf: Leaf, raisedMm: number): SeenC
     }
     return { ...strand, position };
   };
-  return { ...cloth, active: laid(active, !isLedAway), standing: laid(cloth.standing, true) };
+  return { ...cloth, active: laid(cloth.active, !isLedAway), standing: laid(cloth.standing, true) };
 }
 
 /** How far forward cloth can lie at a place: under a leaf, or rising from under its edge; anywhere else as far as it likes. */
@@ -39,17 +38,4 @@ function mostForward(leaf: Leaf, x: number, y: number): number {
     if (depth !== undefined) return depth - clearMm + step * risesMm;
   }
   return Number.POSITIVE_INFINITY;
-}
-
-/** An end that is led away under the collar ends where it would come out of it above: there a hand folds it in. */
-function endedUnder(strand: SeenStrand, columns: number, leaf: Leaf, raisedMm: number): SeenStrand {
-  const { parts, position } = strand;
-  let { rows } = strand;
-  for (; parts[rows - 1] === 'top' || parts[rows - 1] === 'hang'; rows--) {
-    let [x, y] = [0, Number.NEGATIVE_INFINITY];
-    for (let i = 3 * (rows - 1) * columns; i < 3 * rows * columns; i += 3)
-      if ((position[i + 1] ?? 0) + raisedMm > y) [x, y] = [position[i] ?? 0, (position[i + 1] ?? 0) + raisedMm];
-    if (y < 0 || leaf(x, y) !== undefined) break;
-  }
-  return firstRows(strand, columns, rows);
 }

@@ -30,6 +30,23 @@ test('layers too near are pushed apart to their thickness, and those far enough 
   assert.deepEqual(far.position, twoLayers(3).position);
 });
 
+test('pressed layers that slide are held back by as much as they grip, and together go on as they went', () => {
+  const slid = (grip: number) => {
+    const mesh = twoLayers(1.8);
+    for (let i = 3 * mesh.standing.first; i < mesh.position.length; i += 3) mesh.position[i] = (mesh.position[i] ?? 0) + 0.3;
+    const contacts = new Contacts(mesh, grip);
+    contacts.follow();
+    contacts.pass();
+    const way = (from: number, to: number) =>
+      mean(Array.from({ length: to - from }, (_, v) => (mesh.position[3 * (from + v)] ?? 0) - (mesh.before[3 * (from + v)] ?? 0)));
+    const [lower, upper] = [way(0, mesh.standing.first), way(mesh.standing.first, mesh.count)];
+    return { apart: upper - lower, together: way(0, mesh.count) };
+  };
+  const [none, some, more] = [slid(0), slid(0.2), slid(0.4)];
+  assert.ok(none.apart > 0.29 && some.apart < none.apart - 0.01 && more.apart < some.apart - 0.01 && more.apart > 0);
+  assert.ok(Math.abs(none.together - more.together) < 1e-6);
+});
+
 test('no cloth passes through other cloth, however fast it is thrown at it', () => {
   const mesh = twoLayers(6);
   const upper = 3 * mesh.standing.first;

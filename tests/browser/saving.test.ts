@@ -129,8 +129,22 @@ test('fittings are found by what they say', async () => {
   await page.waitFor(async () => /No fitting found for/.test(await page.body()), 'no word of it');
 });
 
+test('a client who is gone from the records meanwhile is said to be, and a new fitting is begun from there', async () => {
+  const { page, app } = screen;
+  const client = '00000000-0000-4000-8000-00000000c11e';
+  await app.sql`insert into clients (id, studio_id, name) select ${client}, id, 'Wilmot Passing' from studios`;
+  await page.open(`/?client=${client}`);
+  await page.reads(() => page.body(), /Wilmot Passing/);
+  await screen.driver.get(`${app.address}/icon.svg`);
+  await app.sql`delete from clients where id = ${client}`;
+  await page.open();
+  await page.reads(async () => (await page.one('//*[@role="alert"]')).getText(), 'This client was not found.');
+  await (await page.button('Start a new fitting')).click();
+  await page.reads(() => page.chosenKnot(), /./);
+});
+
 test('a studio that keeps nothing yet still has a fitting, and an empty list says what to do', async () => {
-  const { page, driver, app } = screen;
+  const { page, app } = screen;
   await app.sql.begin(async (sql) => {
     for (const table of [
       'cares',
@@ -147,8 +161,7 @@ test('a studio that keeps nothing yet still has a fitting, and an empty list say
     ])
       await sql`delete from ${sql(table)}`;
   });
-  await driver.executeScript('sessionStorage.clear();');
-  await page.open();
+  await screen.startAfresh();
   await page.reads(() => page.body(), /Walk-in/);
   await screen.page.go(`/fittings`);
   await page.waitFor(async () => /No fittings saved yet/.test(await page.body()), 'no word of it');

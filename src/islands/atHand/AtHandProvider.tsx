@@ -166,8 +166,8 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
 /** What stood at hand speaks of records that are no longer there. */
 function StartAnew({ message }: { readonly message: string }) {
   return (
-    <div className="p-8 text-xl">
-      <p>{message}</p>
+    <main className="p-8 text-xl">
+      <p role="alert">{message}</p>
       <Button
         className="mt-3"
         onClick={() => {
@@ -177,11 +177,15 @@ function StartAnew({ message }: { readonly message: string }) {
       >
         Start a new fitting
       </Button>
-    </div>
+    </main>
   );
 }
 
 /** Where not even the usual measures can be planned with. */
 function NotReady({ faults }: { readonly faults: readonly string[] }) {
-  return <p className="p-8 text-xl">{faults.length > 0 ? faults.join(' ') : 'A measure is missing or out of range.'}</p>;
+  return (
+    <main className="p-8 text-xl">
+      <p role="alert">{faults.length > 0 ? faults.join(' ') : 'A measure is missing or out of range.'}</p>
+    </main>
+  );
 }

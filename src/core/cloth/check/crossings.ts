@@ -2,7 +2,7 @@ import { cross, dot, minus, type Vec3 } from '../../numeric/vector.ts';
 import type { ClothMesh, Strand } from '../mesh/mesh.ts';
 
 /** Parts nearer along the cloth than this are one fold, not two layers, mm. */
-const apartMm = 22;
+const apartMm = 10;
 const cellMm = 8;
 
 interface Face {

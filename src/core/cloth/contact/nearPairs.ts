@@ -2,8 +2,8 @@ import type { ClothMesh, Strand } from '../mesh/mesh.ts';
 import { CellGrid } from './cellGrid.ts';
 import { Faces } from './faces.ts';
 
-/** Points of one strand nearer along the cloth than so many times its thickness, or in the rows next to a face, are neighbours, not layers. */
-const neighbourLayers = 4;
+/** Points of one strand nearer to a face along the cloth than so many times its thickness are neighbours, not layers. */
+const neighbourLayers = 2;
 /** Pairs are sought so far beyond their reach: further while the cloth moves fast. */
 const leastMarginMm = 0.8;
 const mostMarginMm = 4;
@@ -31,7 +31,6 @@ export class NearPairs {
   private sinceFound = 0;
   private readonly along: Float64Array;
   private readonly strandOf: Uint8Array;
-  private readonly rowOf: Int32Array;
   private readonly pointAt: Float64Array;
   private readonly grid: CellGrid;
   private readonly foundAt: Float64Array;
@@ -47,7 +46,6 @@ export class NearPairs {
     this.faceWay = new Float64Array(this.faces.count);
     this.along = new Float64Array(count);
     this.strandOf = new Uint8Array(count).fill(1, standing.first);
-    this.rowOf = Int32Array.from({ length: count }, (_, v) => Math.floor((v - (v < standing.first ? 0 : standing.first)) / mesh.columns));
     this.pointAt = new Float64Array(3 * points);
     this.grid = new CellGrid(points);
     this.foundAt = new Float64Array(3 * count);
@@ -90,7 +88,7 @@ export class NearPairs {
 
   /** Looks for all points that may come to touch a face of another part before the margin is used up. */
   private find(): void {
-    const { mesh, along, faces, ends, grid, strandOf, rowOf, marginMm } = this;
+    const { mesh, along, faces, ends, grid, strandOf, marginMm } = this;
     const { points, at, start } = grid;
     const { half } = mesh;
     let thickest = 0;
@@ -112,6 +110,7 @@ export class NearPairs {
       const square = reach * reach;
       const strand = strandOf[a];
       const here = along[a];
+      const there = along[a + mesh.columns];
       const toX = grid.cellAt(0, mx + reach);
       const fromY = grid.cellAt(1, my - reach);
       const toY = grid.cellAt(1, my + reach);
@@ -130,8 +129,9 @@ export class NearPairs {
             const v = ends[2 * point];
             const thicknessMm = own + half[v];
             if (strandOf[v] === strand) {
-              const rows = rowOf[v] - rowOf[a];
-              if ((rows >= -1 && rows <= 2) || Math.abs(along[v] - here) < neighbourLayers * thicknessMm) continue;
+              const before = here - along[v];
+              if (before <= 0 && along[v] <= there) continue;
+              if (Math.max(before, along[v] - there) < neighbourLayers * thicknessMm) continue;
             }
             const apart = faces.leastApart(face, x, y, z, thicknessMm + marginMm) - thicknessMm;
             if (apart <= marginMm) this.push(point, face, apart);

@@ -162,13 +162,12 @@ export class Contacts {
     for (let round = 0; round < rounds; round++) {
       push.fill(0);
       for (let n = 0; n < this.touching; n++) {
-        const from = vertices * n;
         const of = figures * n;
         const way = measured[of] - this.apart(p, n);
         if (way <= 0) continue;
         const off = way * measured[of + weightAt];
         measured[of + pressedAt] += off;
-        this.share(from, of, off * measured[of + 1], off * measured[of + 2], off * measured[of + 3]);
+        this.share(n, off * measured[of + 1], off * measured[of + 2], off * measured[of + 3]);
       }
       ahead = round === 0 ? 1 : round === 1 ? 2 / (2 - leftByARound ** 2) : 4 / (4 - leftByARound ** 2 * ahead);
       for (let i = 0; i < push.length; i++) {
@@ -202,7 +201,7 @@ export class Contacts {
       const slid = Math.sqrt(x * x + y * y + z * z);
       if (slid < 1e-9) continue;
       const held = -Math.min(measured[of + weightAt], (grip * pressed) / slid);
-      this.share(vertices * n, of, held * x, held * y, held * z);
+      this.share(n, held * x, held * y, held * z);
     }
     for (let i = 0; i < push.length; i++) p[i] += push[i];
   }
@@ -218,33 +217,40 @@ export class Contacts {
     return point - (a + b + measured[of + 2] * p[3 * found[from + 4] + axis]);
   }
 
-  /** How far a contact's point is from its triangle along its way out, mm. */
+  /** How far a contact's point is from its triangle along its way out, mm: the innermost loop of all, so written out. */
   private apart(p: Float64Array, n: number): number {
+    const { found, measured } = this;
+    const from = vertices * n;
+    const v = 3 * found[from];
+    const w = 3 * found[from + 1];
+    const a = 3 * found[from + 2];
+    const b = 3 * found[from + 3];
+    const c = 3 * found[from + 4];
     const of = figures * n;
-    const { measured } = this;
-    return this.between(p, n, 0) * measured[of + 1] + this.between(p, n, 1) * measured[of + 2] + this.between(p, n, 2) * measured[of + 3];
+    const sa = measured[of + sharesAt];
+    const sb = measured[of + sharesAt + 1];
+    const sc = measured[of + sharesAt + 2];
+    const x = (p[v] + p[w]) / 2 - (sa * p[a] + sb * p[b] + sc * p[c]);
+    const y = (p[v + 1] + p[w + 1]) / 2 - (sa * p[a + 1] + sb * p[b + 1] + sc * p[c + 1]);
+    const z = (p[v + 2] + p[w + 2]) / 2 - (sa * p[a + 2] + sb * p[b + 2] + sc * p[c + 2]);
+    return x * measured[of + 1] + y * measured[of + 2] + z * measured[of + 3];
   }
 
   /** Pushes a contact's point one way and its triangle's corners the other, each by its share. */
-  private share(from: number, of: number, x: number, y: number, z: number): void {
-    const { found, measured } = this;
+  private share(n: number, x: number, y: number, z: number): void {
+    const { found, measured, push } = this;
+    const from = vertices * n;
     const v = found[from];
     const w = found[from + 1];
-    if (v === w) this.shove(v, 1, x, y, z);
+    if (v === w) shove(push, v, 1, x, y, z);
     else {
-      this.shove(v, 0.5, x, y, z);
-      this.shove(w, 0.5, x, y, z);
+      shove(push, v, 0.5, x, y, z);
+      shove(push, w, 0.5, x, y, z);
     }
-    this.shove(found[from + 2], -measured[of + sharesAt], x, y, z);
-    this.shove(found[from + 3], -measured[of + sharesAt + 1], x, y, z);
-    this.shove(found[from + 4], -measured[of + sharesAt + 2], x, y, z);
-  }
-
-  private shove(v: number, by: number, x: number, y: number, z: number): void {
-    const { push } = this;
-    push[3 * v] += rounded(by * x);
-    push[3 * v + 1] += rounded(by * y);
-    push[3 * v + 2] += rounded(by * z);
+    const of = figures * n + sharesAt;
+    shove(push, found[from + 2], -measured[of], x, y, z);
+    shove(push, found[from + 3], -measured[of + 1], x, y, z);
+    shove(push, found[from + 4], -measured[of + 2], x, y, z);
   }
 
   /** What each contact moves its points by for every millimetre pressed in. */
@@ -311,6 +317,13 @@ export class Contacts {
       p[i + 2] = q[i + 2] + kept * dz;
     }
   }
+}
+
+function shove(push: Float64Array, v: number, by: number, x: number, y: number, z: number): void {
+  const i = 3 * v;
+  push[i] += rounded(by * x);
+  push[i + 1] += rounded(by * y);
+  push[i + 2] += rounded(by * z);
 }
 
 function rounded(mm: number): number {

@@ -6,6 +6,7 @@ import type { ClothIndex, ReadyKnot, ReadySteps, StepsIndex } from '../../src/co
 import type { Stance } from '../../src/core/tying/stance.ts';
 import { onAllCores } from '../cloth/allCores.ts';
 import { writeAtlas } from '../cloth/atlas.ts';
+import { type Calibrated, calibratePart, tellCalibration } from '../cloth/calibrate.ts';
 import { type CheckedStep, checkSteps } from '../cloth/checkSteps.ts';
 import { type GalleryRow, paintRows, writeGallery } from '../cloth/gallery.ts';
 import { readyFolder, stepsFolder } from '../cloth/readyFolder.ts';
@@ -41,6 +42,7 @@ const kinds: Readonly<Record<string, { part: (part: number, of: number, told: To
   'check-steps': { part: checkSteps, all: async () => tellChecked(await gathered<CheckedStep>('check-steps')) },
   gallery: { part: paintRows, all: async () => writeGallery(await gathered<GalleryRow>('gallery'), process.argv[3]) },
   study: { part: studyPart, all: async () => tellStudy(await gathered<Studied>('study')) },
+  calibrate: { part: calibratePart, all: async () => tellCalibration(await gathered<Calibrated>('calibrate')) },
   refit: { part: refitPart, all: async () => tellRefit(await gathered<Refitted>('refit')) },
 };
 
@@ -50,6 +52,7 @@ const kinds: Readonly<Record<string, { part: (part: number, of: number, told: To
  * nine moves in three ties to their words; after the first `npm run cloth stances` ties the classic ones again under finer settings, for the core's table of how they
  * stand. `npm run cloth study` ties the named words on finer grids and in more steps, and tells what that changes;
  * `npm run cloth gallery` paints them from three sides in three ties, and `npm run cloth gallery FOLDER` before them the ready meshes of a folder;
+ * `npm run cloth calibrate` ties two knots that real ties were handled of with gentler and harder hands, and tells which come nearest;
  * `npm run cloth refit` ties a grid of words, blades, thicknesses and starts, and tells how near the formulas come to it.
  */
 await runTask(async () => {

@@ -1,3 +1,4 @@
+import type { Collar } from '../collar/collar.ts';
 import type { Knot } from '../knot/knot.ts';
 import { fabrics } from '../tie/fabrics.ts';
 import type { Tie } from '../tie/tie.ts';
@@ -6,10 +7,22 @@ import { compressedThickness } from '../tie/width.ts';
 import { bundleOf } from '../tying/bundle.ts';
 import { windingOf } from '../tying/winding.ts';
 import { Contacts } from './contact/contacts.ts';
-import { keepOffBody, keepUnderCollar } from './forces/body.ts';
+import { keepOffBody } from './forces/body.ts';
 import { type Crease, measureNormals, sweep } from './forces/elastic.ts';
 import { type Folding, foldingOf, type Placing, setWidths } from './forces/folds.ts';
-import { centrePanel, creaseOf, type DimpleLaid, KnotPlace, layDown, pressToShirt, settle, squeeze } from './forces/imposed.ts';
+import {
+  centrePanel,
+  creaseOf,
+  type DimpleLaid,
+  type Hands,
+  KnotPlace,
+  layDown,
+  pressToShirt,
+  settle,
+  squeeze,
+  usualHands,
+} from './forces/imposed.ts';
+import { Leaves } from './forces/leaves.ts';
 import { Pins, pinnedRows } from './forces/pins.ts';
 import { Pull } from './forces/pull.ts';
 import { followFreedom, takeAway } from './forces/tighten.ts';
@@ -24,6 +37,8 @@ export interface TyingRequest {
   readonly loopMm: number;
   readonly standingMm: number;
   readonly dimple: DimpleLaid;
+  /** The collar that it is drawn up in; a semi-spread one where none is named. */
+  readonly collar?: Collar;
   /** Which side the working end's arm lies on; the wearer's right where nothing is said, as all words are written. */
   readonly side?: Side;
   /** Starts that differ by their seed differ by a hair only. */
@@ -35,11 +50,12 @@ export interface Setting {
   readonly steps: number;
   /** Share of the usual pull. */
   readonly pull: number;
+  readonly hands: Hands;
 }
 
 /** A longer knot takes longer to draw up. */
 export function usualSetting({ moves }: Knot): Setting {
-  return { grid: { rowMm: 10, columns: 7 }, steps: 300 + 100 * moves.length, pull: 1 };
+  return { grid: { rowMm: 10, columns: 7 }, steps: 300 + 100 * moves.length, pull: 1, hands: usualHands };
 }
 
 const looseWidthMm = 26;
@@ -49,7 +65,7 @@ const mostAStepMm = 0.8;
 /** The pull in a step, mm²: on cloth that touches nothing, and on cloth that is pressed. */
 const freeMm2 = 1;
 const pressedMm2 = 0.004;
-/** Cloth under its pull bends as a rod of this bending length does: the root of stiffness over tension. */
+/** Woven silk under its pull bends as a rod of this bending length does: the root of stiffness over tension. */
 const bendLengthMm = 5;
 const standingIsStiffer = 1.3;
 /** The lower end of what is below the knot hangs free of it from here, mm. */
@@ -58,10 +74,10 @@ const freeBelowMm = 4;
 const nearFrom = 0.02;
 const nearTo = 0.3;
 export const coveredTo = 0.5;
-/** So late an end that is hidden under the collar lies there. */
-export const hiddenTo = 0.7;
 const creaseFrom = 0.42;
 const pressFrom = 0.5;
+/** So late an end that is hidden under the collar lies there. */
+export const hiddenTo = 0.7;
 /** Fingers squeeze turns that they hold open so much less. */
 const squeezedOpen = 0.6;
 const timesFolded = 20;
@@ -76,6 +92,7 @@ export class Simulation {
   private readonly contacts: Contacts;
   private folding: Folding;
   private crease: Crease | undefined;
+  private readonly leaves: Leaves;
   private readonly least: Float64Array | undefined;
   private readonly openFrom: number;
   private readonly pulls: readonly [active: Pull, standing: Pull];
@@ -84,6 +101,7 @@ export class Simulation {
   private readonly tie: Tie;
   private readonly placing: Placing;
   private readonly layerMm: number;
+  private readonly bendMm: number;
   private readonly sectionMm2: number;
   private readonly foldedEvery: number;
   private readonly rowsMm: readonly [active: number, standing: number];
@@ -101,7 +119,9 @@ export class Simulation {
     this.mesh = layLoose(loosePaths(knot, side), setting.grid, looseWidthMm, jitter);
     this.pins = new Pins(this.mesh, knot, side);
     this.tie = tieFrom(knot.active, tie);
+    this.leaves = new Leaves(request.collar);
     this.layerMm = compressedThickness(tie);
+    this.bendMm = bendLengthMm * Math.sqrt(fabrics[tie.fabric].stiffness / fabrics['woven-silk'].stiffness);
     this.sectionMm2 = this.layerMm * tie.bladeMm;
     this.takenUpMm = bundleOf(windingOf(knot), this.tie, { loopMm, standingMm }).takeUpMm;
     const standingSideMm = tie.lengthMm - standingMm;
@@ -142,6 +162,7 @@ export class Simulation {
   private step(): void {
     const { mesh, contacts, place, pins, openFrom, progress, rowsMm } = this;
     const { knot } = this.request;
+    const { hands } = this.setting;
     const near = ease(progress, nearFrom, nearTo);
     const covered = ease(progress, nearTo, coveredTo);
     // What is left is hidden last, once the arm that it goes over lies where it belongs.
@@ -161,10 +182,10 @@ export class Simulation {
     place.measure(mesh);
     settle(mesh, place, near);
     if (knot.loose) layDown(mesh, openFrom, covered);
-    squeeze(mesh, place, this.sectionMm2, covered * (knot.loose ? squeezedOpen : 1));
+    squeeze(mesh, place, this.sectionMm2, covered * hands.squeezeMm * (knot.loose ? squeezedOpen : 1));
     if (knot.finish === 'open') centrePanel(mesh, near);
-    keepUnderCollar(mesh, covered);
-    if (progress > pressFrom) pressToShirt(mesh);
+    this.leaves.press(mesh, covered);
+    if (progress > pressFrom) pressToShirt(mesh, hands.pressMm);
     contacts.pass();
     keepOffBody(mesh, near);
     contacts.keepRoom();
@@ -182,10 +203,10 @@ export class Simulation {
   }
 
   private draw(): void {
-    const { pulls, setting } = this;
+    const { pulls, setting, bendMm } = this;
     const [free, pressed] = [setting.pull * freeMm2, setting.pull * pressedMm2];
-    pulls[0].step(free, pressed, bendLengthMm, mostAStepMm);
-    pulls[1].step(free, pressed, standingIsStiffer * bendLengthMm, mostAStepMm);
+    pulls[0].step(free, pressed, bendMm, mostAStepMm);
+    pulls[1].step(free, pressed, standingIsStiffer * bendMm, mostAStepMm);
   }
 
   /**

@@ -32,6 +32,7 @@ const attempts: readonly ((setting: Setting) => Setting)[] = [
   (setting) => setting,
   (setting) => ({ ...setting, pull: 0.6 * setting.pull, steps: Math.round(1.25 * setting.steps) }),
   ({ grid, ...setting }) => ({
+    ...setting,
     grid: { ...grid, rowMm: 0.8 * grid.rowMm },
     pull: 0.6 * setting.pull,
     steps: Math.round(1.5 * setting.steps),

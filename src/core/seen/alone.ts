@@ -1,4 +1,4 @@
-import { leafEdgeMm } from '../cloth/forces/body.ts';
+import { Leaves } from '../cloth/forces/leaves.ts';
 import type { SeenCloth } from '../cloth/mesh/compact.ts';
 import { frontEdges, frontOf } from './front.ts';
 import { type Canvas, emptyCanvas, type PictureRequest, paintStrand } from './picture.ts';
@@ -19,14 +19,17 @@ export function paintAlone(cloth: SeenCloth, bladeMm: number, request: PictureRe
   return canvas.pixels;
 }
 
-interface Leaves {
+/** Small pictures show every knot in the same collar. */
+const usualLeaves = new Leaves();
+
+interface Pushed {
   /** How far out each leaf is pushed by the knot, mm: on the side of negative and of positive x. */
   readonly negativeMm: number;
   readonly positiveMm: number;
 }
 
 /** Leaves as far apart as the upper half of the knot's front holds them. */
-function leavesAt(cloth: SeenCloth): Leaves {
+function leavesAt(cloth: SeenCloth): Pushed {
   const { active, columns } = cloth;
   const { top, bottom } = frontEdges(cloth);
   const front = frontOf(cloth);
@@ -36,7 +39,7 @@ function leavesAt(cloth: SeenCloth): Leaves {
     for (let i = 3 * row * columns; i < 3 * (row + 1) * columns; i += 3) {
       const [x, y] = [active.position[i] ?? 0, active.position[i + 1] ?? 0];
       if (y > top || y < (top + bottom) / 2) continue;
-      const out = Math.abs(x) - leafEdgeMm(y);
+      const out = Math.abs(x) - usualLeaves.edgeMm(y);
       if (x < 0) negativeMm = Math.max(negativeMm, out);
       else positiveMm = Math.max(positiveMm, out);
     }
@@ -47,14 +50,14 @@ function leavesAt(cloth: SeenCloth): Leaves {
 /** Wipes off what the leaves cover, and what hangs lower than `lowestMm`. */
 function wipe(
   { pixels, depth }: Canvas,
-  { negativeMm, positiveMm }: Leaves,
+  { negativeMm, positiveMm }: Pushed,
   lowestMm: number,
   { widthPx, heightPx, pxPerMm, centrePx, facing }: PictureRequest,
 ): void {
   const [leftMm, rightMm] = facing ? [positiveMm, negativeMm] : [negativeMm, positiveMm];
   for (let py = 0; py < heightPx; py++) {
     const upMm = (centrePx[1] - py - 0.5) / pxPerMm;
-    const edgeMm = leafEdgeMm(upMm);
+    const edgeMm = usualLeaves.edgeMm(upMm);
     for (let px = 0; px < widthPx; px++) {
       const asideMm = (px + 0.5 - centrePx[0]) / pxPerMm;
       if (upMm >= lowestMm && asideMm >= -edgeMm - leftMm && asideMm <= edgeMm + rightMm) continue;

@@ -80,7 +80,7 @@ function tellLive(live: LiveCloth, { tie }: PlanRequest, units: LengthUnit, mean
   const here = `this tie, ${formatLength(tie.bladeMm, units)} wide and ${formatLength(tie.thicknessMm, units, 'thickness')} thick`;
   switch (live.kind) {
     case 'tied':
-      return `Simulated in ${here}. Sizes are close, not exact. Drag to turn it, or use the arrow keys.`;
+      return `Simulated in ${here}, in this shirt’s collar. Sizes are close, not exact. Drag to turn it, or use the arrow keys.`;
     case 'refused':
       return 'In this tie the simulation didn’t come out clean, so the knot is shown in a usual tie.';
     case 'stopped':

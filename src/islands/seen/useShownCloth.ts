@@ -61,6 +61,7 @@ export function tyingOf(plan: KnotPlan, { client, shirt, tie }: PlanRequest, dim
     knot: parseKnot(plan.moves),
     // The pattern makes no other knot.
     tie: { ...tie, pattern: 'solid' },
+    collar: { collarPointMm: shirt.collarPointMm, collarSpreadMm: shirt.collarSpreadMm, tieSpaceMm: shirt.tieSpaceMm },
     loopMm: client.neckMm + shirt.collarAllowanceMm,
     standingMm: plan.start.set.dropMm,
     dimple,

@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { keepUnderCollar, leafEdgeMm, shirtZMm } from '../../../src/core/cloth/forces/body.ts';
+import { shirtZMm } from '../../../src/core/cloth/forces/body.ts';
 import { centrePanel, KnotPlace, layDown, pressToShirt, settle, squeeze } from '../../../src/core/cloth/forces/imposed.ts';
+import { Leaves } from '../../../src/core/cloth/forces/leaves.ts';
 import { Pull } from '../../../src/core/cloth/forces/pull.ts';
 import { followFreedom, takeAway } from '../../../src/core/cloth/forces/tighten.ts';
 import { activePath, type LooseStrand, standingPath } from '../../../src/core/cloth/mesh/loosePath.ts';
@@ -128,13 +129,13 @@ test('what presses a row takes the freedom of as much cloth about it, however fa
 const knot = parseKnot('Li Ro Li Co T');
 const laid = () => layLoose([activePath(knot), standingPath(knot)], { rowMm: 10, columns: 7 }, 26, noJitter);
 
-test('fingers squeeze a knot narrower toward its bottom, a fuller tie harder, and nothing at its top or outside it', () => {
-  const squeezed = (sectionMm2: number, eased = 1) => {
+test('fingers squeeze a knot narrower toward its bottom, a fuller tie harder, less at its top, and nothing outside it', () => {
+  const squeezed = (sectionMm2: number, squeezeMm = 0.02) => {
     const mesh = laid();
     const before = mesh.position.slice();
     const place = new KnotPlace();
     place.measure(mesh);
-    squeeze(mesh, place, sectionMm2, eased);
+    squeeze(mesh, place, sectionMm2, squeezeMm);
     return { mesh, before, place, ways: before.map((was, i) => (mesh.position[i] ?? 0) - was) };
   };
   const { mesh, before, place, ways } = squeezed(170);
@@ -144,11 +145,15 @@ test('fingers squeeze a knot narrower toward its bottom, a fuller tie harder, an
     const aside = (before[i] ?? 0) - place.middleMm;
     assert.ok(way * aside <= 0 && Math.abs(way) <= Math.abs(aside), 'toward the middle, and not past it');
     assert.ok(ways[i + 1] === 0 && ways[i + 2] === 0);
-    if ((before[i + 1] ?? 0) >= place.topMm || i < 3 * mesh.active.entersAt * mesh.columns || i >= 3 * mesh.standing.first)
-      assert.equal(Math.abs(way), 0);
+    if (i < 3 * mesh.active.entersAt * mesh.columns || i >= 3 * mesh.standing.first) assert.equal(Math.abs(way), 0);
     most = Math.max(most, Math.abs(way));
   }
   assert.ok(most > 0);
+  const hardestWhere = (is: (y: number) => boolean) =>
+    Math.max(...ways.filter((_, i) => i % 3 === 0 && is(before[i + 1] ?? 0)).map(Math.abs));
+  const middleY = (place.topMm + place.bottomMm) / 2;
+  const above = hardestWhere((y) => y >= place.topMm);
+  assert.ok(above > 0 && above < 0.6 * hardestWhere((y) => y < middleY), `${above}`);
   const hardest = (all: Float64Array) => Math.max(...all.map(Math.abs));
   assert.ok(hardest(squeezed(340).ways) > 1.5 * hardest(ways), 'twice the cloth, much harder');
   const reach = (all: Float64Array) =>
@@ -230,17 +235,22 @@ test('turns that are held open are laid down where they stand up from the knot, 
 test('a hand presses what lies before the shirt toward it, hardly, and not what hangs far below', () => {
   const mesh = twoLayers(10);
   mesh.position.set([0, 0, 5, 0, -200, 5, 0, 0, shirtZMm - 1]);
-  pressToShirt(mesh);
+  pressToShirt(mesh, 0.009);
   assert.ok((mesh.position[2] ?? 0) < 5 && (mesh.position[2] ?? 0) > 4.99);
   assert.equal(mesh.position[5], 5);
   assert.equal(mesh.position[8], shirtZMm - 1);
 });
 
 test('a leaf’s edge runs outward from the button to its tip, and below it there is none', () => {
-  assert.ok(leafEdgeMm(14) > 0 && leafEdgeMm(14) < 8);
-  for (let y = 40; y > -45; y -= 5) assert.ok(leafEdgeMm(y - 5) > leafEdgeMm(y), `at ${y} mm`);
-  assert.ok(leafEdgeMm(40) < 0);
-  assert.equal(leafEdgeMm(-60), Number.POSITIVE_INFINITY);
+  const usual = new Leaves();
+  assert.ok(usual.edgeMm(14) > 0 && usual.edgeMm(14) < 8);
+  for (let y = 40; y > -45; y -= 5) assert.ok(usual.edgeMm(y - 5) > usual.edgeMm(y), `at ${y} mm`);
+  assert.ok(usual.edgeMm(40) < 0);
+  assert.equal(usual.edgeMm(-60), Number.POSITIVE_INFINITY);
+  const point = new Leaves({ collarPointMm: 85, collarSpreadMm: 75, tieSpaceMm: 6 });
+  const cutaway = new Leaves({ collarPointMm: 70, collarSpreadMm: 130, tieSpaceMm: 10 });
+  for (const y of [5, -10, -20]) assert.ok(point.edgeMm(y) < usual.edgeMm(y) && usual.edgeMm(y) < cutaway.edgeMm(y), `at ${y} mm`);
+  assert.ok(Number.isFinite(point.edgeMm(-60)), 'its points hang lower');
 });
 
 test('the collar’s leaves press back what stands out of them and leave the opening between them alone', () => {
@@ -249,7 +259,7 @@ test('the collar’s leaves press back what stands out of them and leave the ope
     mesh.position[0] = x;
     mesh.position[1] = y;
     mesh.position[2] = z;
-    for (let i = 0; i < 2000; i++) keepUnderCollar(mesh, 1);
+    for (let i = 0; i < 2000; i++) new Leaves().press(mesh, 1);
     return mesh.position[2] ?? 0;
   };
   const high = shirtZMm + 60;
@@ -264,6 +274,6 @@ test('the collar’s leaves press back what stands out of them and leave the ope
   const later = twoLayers(10);
   later.position[2] = high;
   const before = later.position.slice();
-  keepUnderCollar(later, 0);
+  new Leaves().press(later, 0);
   assert.deepEqual(later.position, before);
 });

@@ -1,13 +1,14 @@
 import { cross, dot, minus, type Vec3 } from '../../numeric/vector.ts';
 import type { ClothMesh, Strand } from '../mesh/mesh.ts';
 
-/** Parts nearer along the cloth than this are one fold, not two layers, mm. */
+/** Parts nearer along the cloth than this, or that share a row, are one fold, not two layers, mm. */
 const apartMm = 10;
 const cellMm = 8;
 
 interface Face {
   readonly corners: readonly [number, number, number];
   readonly strand: 0 | 1;
+  readonly row: number;
   readonly along: number;
 }
 
@@ -30,7 +31,7 @@ export function crossings(mesh: ClothMesh): number {
           [v, v + 1, v + mesh.columns],
           [v + 1, v + mesh.columns + 1, v + mesh.columns],
         ] as const) {
-          const index = faces.push({ corners, strand: which as 0 | 1, along }) - 1;
+          const index = faces.push({ corners, strand: which as 0 | 1, row, along }) - 1;
           for (const key of cellsOf(corners, at)) cells.set(key, [...(cells.get(key) ?? []), index]);
         }
       }
@@ -45,10 +46,11 @@ export function crossings(mesh: ClothMesh): number {
         const v = strand.first + row * mesh.columns + c;
         for (const w of [row < strand.rows - 1 ? v + mesh.columns : -1, c < mesh.columns - 1 ? v + 1 : -1]) {
           if (w < 0) continue;
+          const lastRow = w === v + 1 ? row : row + 1;
           const near = new Set([...cellsOf([v, w], at)].flatMap((key) => cells.get(key) ?? []));
           for (const index of near) {
             const face = faces[index];
-            if (!face || (face.strand === which && Math.abs(face.along - along) < apartMm)) continue;
+            if (!face || (face.strand === which && isOneFold(face, row, lastRow, along))) continue;
             if (passes(v, w, face.corners, at)) found++;
           }
         }
@@ -57,6 +59,10 @@ export function crossings(mesh: ClothMesh): number {
     }
   });
   return found;
+}
+
+function isOneFold(face: Face, row: number, lastRow: number, along: number): boolean {
+  return Math.abs(face.along - along) < apartMm || (row <= face.row + 1 && lastRow >= face.row);
 }
 
 function cellsOf(vertices: readonly number[], at: (v: number, axis: number) => number): Set<string> {

@@ -3,7 +3,7 @@ import { CellGrid } from './cellGrid.ts';
 import { Faces } from './faces.ts';
 
 /** Points of one strand nearer to a face along the cloth than so many times its thickness are neighbours, not layers. */
-const neighbourLayers = 2;
+const neighbourLayers = 1.75;
 /** Pairs are sought so far beyond their reach: further while the cloth moves fast. */
 const leastMarginMm = 0.8;
 const mostMarginMm = 4;

@@ -1,4 +1,3 @@
-import { type Collar, halfAngle } from '../../collar/collar.ts';
 import type { Side } from '../mesh/loosePath.ts';
 import type { ClothMesh } from '../mesh/mesh.ts';
 
@@ -11,7 +10,8 @@ const farBackMm = 160;
 
 /** The neck goes over into the chest without an edge, within so much below the collar. */
 const throatMm = 40;
-const chestRound = 420;
+/** The chest falls off to the sides by the square of how far they are over this, mm. */
+export const chestRound = 420;
 
 /** How far forward the body comes below the collar, mm: as the neck at y = 0, as the chest further down. */
 function chestAt(x: number, y: number, shirt: number, axis: number): number {
@@ -56,42 +56,4 @@ export function neckPin(side: Side, offMm = 0): readonly [number, number, number
   const angle = (95 * Math.PI) / 180;
   const radius = neckRadiusMm + offMm;
   return [side * radius * Math.sin(angle), armsRiseMm, axisZMm + radius * Math.cos(angle)];
-}
-
-/** The collar that knots are drawn up in: a semi-spread one. */
-const collar: Collar = { collarPointMm: 75, collarSpreadMm: 110, tieSpaceMm: 8 };
-const tipsBelowMm = collar.collarPointMm * Math.cos(halfAngle(collar));
-/** The leaves' edges start so far above the button, and lie so far off the shirt at the tips and more half-way down. */
-const edgeStartsMm = 14;
-const tipOffShirtMm = 5;
-const leafRoomMm = 14;
-/** Linen gives: a step takes back so little of what stands out, and over so much from its edge inward it gives all the way. */
-const leafStiffness = 0.02;
-const mostOutMm = 4;
-const softEdgeMm = 6;
-
-/** How far from the middle a leaf's edge is at a height, mm: all the way below the tips, and beyond it by less than nothing above the collar. */
-export function leafEdgeMm(y: number): number {
-  if (y < -tipsBelowMm) return Number.POSITIVE_INFINITY;
-  return (collar.tieSpaceMm + downTheLeaf(y) * (collar.collarSpreadMm - collar.tieSpaceMm)) / 2;
-}
-
-/** From 0 where the leaves' edges start to 1 at their tips. */
-function downTheLeaf(y: number): number {
-  return (edgeStartsMm - y) / (edgeStartsMm + tipsBelowMm);
-}
-
-/** Presses what lies under a buttoned collar's leaves back below them. `near` grows from 0 to 1, as the body comes near. */
-export function keepUnderCollar({ position: p, count }: ClothMesh, near: number): void {
-  if (near <= 0) return;
-  for (let i = 0; i < 3 * count; i += 3) {
-    const y = p[i + 1];
-    if (y > edgeStartsMm) continue;
-    const x = Math.abs(p[i]);
-    const covered = x - leafEdgeMm(y);
-    if (covered <= 0) continue;
-    const leaf = shirtZMm + tipOffShirtMm + leafRoomMm * Math.sin(Math.PI * downTheLeaf(y)) - (x * x) / chestRound;
-    const out = Math.min(mostOutMm, p[i + 2] - leaf);
-    if (out > 0) p[i + 2] -= near * leafStiffness * out * Math.min(1, covered / softEdgeMm);
-  }
 }

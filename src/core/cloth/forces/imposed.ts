@@ -117,44 +117,52 @@ export function layDown({ position: p, columns, active }: ClothMesh, openFrom: n
   }
 }
 
-/** Two fingers squeeze the knot narrower: so much a step, for as much cloth as an ordinary blade's section holds, and by this power of more or less, mm and mm². */
-const squeezeMm = 0.017;
+/** How hard the hands that draw a knot up work on the reference tie: what two fingers squeeze in and a hand presses back in a step, mm. */
+export interface Hands {
+  readonly squeezeMm: number;
+  readonly pressMm: number;
+}
+
+/** Fitted on two knots of which real ties were handled (`npm run cloth calibrate`). */
+export const usualHands: Hands = { squeezeMm: 0.02, pressMm: 0.009 };
+
+/** The reference tie's blade holds so much cloth, mm²; a fuller one is squeezed by this power of its section harder. */
 const squeezedMm2 = 170;
 const squeezePower = 0.7;
-/** On that tie they reach no nearer to the middle than this, and press with all their strength from so much further out, mm. */
+/** On that tie fingers reach no nearer to the middle than this, and press with all their strength from so much further out, mm. */
 const betweenFingersMm = 10;
 const fingertipMm = 12;
+/** At the knot's top they press with this share of it. */
+const topShare = 0.4;
 
 /**
- * Squeezes the knot from both sides, not at its top and fully from half-way down, as fingers do that draw it up; the cloth
- * withstands. Fingers take a fuller tie harder, and further apart: `sectionMm2` is what its blade holds. `eased` goes from 0 to 1.
+ * Squeezes the knot from both sides, less at its top and fully from half-way down, as fingers do that draw it up; the cloth
+ * withstands. Fingers take a fuller tie harder, and further apart: `sectionMm2` is what its blade holds.
  */
-export function squeeze(mesh: ClothMesh, { middleMm, topMm, bottomMm }: KnotPlace, sectionMm2: number, eased: number): void {
-  if (eased <= 0 || topMm <= bottomMm) return;
+export function squeeze(mesh: ClothMesh, { middleMm, topMm, bottomMm }: KnotPlace, sectionMm2: number, squeezeMm: number): void {
+  if (squeezeMm <= 0 || topMm <= bottomMm) return;
   const { position: p, columns, active } = mesh;
   const { first, entersAt, leavesAt, parts } = active;
   const tucked = parts.indexOf('tuck');
   const to = tucked < 0 ? leavesAt : tucked;
   const fuller = sectionMm2 / squeezedMm2;
-  const most = eased * squeezeMm * fuller ** squeezePower;
+  const most = squeezeMm * fuller ** squeezePower;
   const size = Math.sqrt(fuller);
   for (let i = 3 * (first + entersAt * columns); i < 3 * (first + to * columns); i += 3) {
-    const low = Math.max(0, Math.min(1, (2 * (topMm - p[i + 1])) / (topMm - bottomMm)));
+    const low = Math.max(topShare, Math.min(1, (2 * (topMm - p[i + 1])) / (topMm - bottomMm)));
     const aside = p[i] - middleMm;
     const held = Math.min(1, (Math.abs(aside) - size * betweenFingersMm) / (size * fingertipMm));
     if (held > 0) p[i] -= most * low * held * Math.sign(aside);
   }
 }
 
-/** How hard a hand presses the whole knot flat, mm a step, which the cloth withstands. */
-const pressForce = 0.004;
 const pressedTo = { topMm: 50, bottomMm: -70 } as const;
 
-/** Presses the whole knot gently toward the shirt. */
-export function pressToShirt({ position: p, count }: ClothMesh): void {
+/** Presses the whole knot gently toward the shirt, by so much a step, which the cloth withstands. */
+export function pressToShirt({ position: p, count }: ClothMesh, pressMm: number): void {
   for (let i = 0; i < 3 * count; i += 3) {
     const y = p[i + 1];
-    if (y > pressedTo.bottomMm && y < pressedTo.topMm && p[i + 2] > shirtZMm) p[i + 2] -= pressForce;
+    if (y > pressedTo.bottomMm && y < pressedTo.topMm && p[i + 2] > shirtZMm) p[i + 2] -= pressMm;
   }
 }
 

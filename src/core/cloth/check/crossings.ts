@@ -10,7 +10,11 @@ interface Face {
   readonly strand: 0 | 1;
   readonly row: number;
   readonly along: number;
+  readonly box: Box;
 }
+
+/** The least and the most of x, y and z, mm. */
+type Box = readonly [fromX: number, toX: number, fromY: number, toY: number, fromZ: number, toZ: number];
 
 /**
  * Where cloth goes through other cloth: how many edges along and across pass through a face of a part that is
@@ -18,8 +22,7 @@ interface Face {
  */
 export function crossings(mesh: ClothMesh): number {
   const { position: p } = mesh;
-  const faces: Face[] = [];
-  const cells = new Map<string, number[]>();
+  const cells = new Map<number, Face[]>();
   const at = (v: number, axis: number) => p[3 * v + axis] ?? 0;
   const strands: readonly Strand[] = [mesh.active, mesh.standing];
   strands.forEach((strand, which) => {
@@ -31,8 +34,12 @@ export function crossings(mesh: ClothMesh): number {
           [v, v + 1, v + mesh.columns],
           [v + 1, v + mesh.columns + 1, v + mesh.columns],
         ] as const) {
-          const index = faces.push({ corners, strand: which as 0 | 1, row, along }) - 1;
-          for (const key of cellsOf(corners, at)) cells.set(key, [...(cells.get(key) ?? []), index]);
+          const face = { corners, strand: which as 0 | 1, row, along, box: boxOf(corners, at) };
+          for (const cell of cellsOf(face.box)) {
+            const here = cells.get(cell);
+            if (here) here.push(face);
+            else cells.set(cell, [face]);
+          }
         }
       }
       along += strand.rest[row] ?? 0;
@@ -47,10 +54,11 @@ export function crossings(mesh: ClothMesh): number {
         for (const w of [row < strand.rows - 1 ? v + mesh.columns : -1, c < mesh.columns - 1 ? v + 1 : -1]) {
           if (w < 0) continue;
           const lastRow = w === v + 1 ? row : row + 1;
-          const near = new Set([...cellsOf([v, w], at)].flatMap((key) => cells.get(key) ?? []));
-          for (const index of near) {
-            const face = faces[index];
-            if (!face || (face.strand === which && isOneFold(face, row, lastRow, along))) continue;
+          const box = boxOf([v, w], at);
+          const near = new Set<Face>();
+          for (const cell of cellsOf(box)) for (const face of cells.get(cell) ?? []) if (meet(box, face.box)) near.add(face);
+          for (const face of near) {
+            if (face.strand === which && isOneFold(face, row, lastRow, along)) continue;
             if (passes(v, w, face.corners, at)) found++;
           }
         }
@@ -65,15 +73,39 @@ function isOneFold(face: Face, row: number, lastRow: number, along: number): boo
   return Math.abs(face.along - along) < apartMm || (row <= face.row + 1 && lastRow >= face.row);
 }
 
-function cellsOf(vertices: readonly number[], at: (v: number, axis: number) => number): Set<string> {
-  const range = [0, 1, 2].map((axis) => {
-    const all = vertices.map((v) => Math.floor(at(v, axis) / cellMm));
-    return [Math.min(...all), Math.max(...all)] as const;
-  });
-  const keys = new Set<string>();
-  const [[x0, x1], [y0, y1], [z0, z1]] = range as [readonly [number, number], readonly [number, number], readonly [number, number]];
-  for (let x = x0; x <= x1; x++) for (let y = y0; y <= y1; y++) for (let z = z0; z <= z1; z++) keys.add(`${x} ${y} ${z}`);
-  return keys;
+function boxOf(vertices: readonly number[], at: (v: number, axis: number) => number): Box {
+  const box: [number, number, number, number, number, number] = [
+    Number.POSITIVE_INFINITY,
+    Number.NEGATIVE_INFINITY,
+    Number.POSITIVE_INFINITY,
+    Number.NEGATIVE_INFINITY,
+    Number.POSITIVE_INFINITY,
+    Number.NEGATIVE_INFINITY,
+  ];
+  for (const v of vertices) {
+    for (let axis = 0; axis < 3; axis++) {
+      const mm = at(v, axis);
+      if (mm < box[2 * axis]) box[2 * axis] = mm;
+      if (mm > box[2 * axis + 1]) box[2 * axis + 1] = mm;
+    }
+  }
+  return box;
+}
+
+function meet(a: Box, b: Box): boolean {
+  return a[0] <= b[1] && b[0] <= a[1] && a[2] <= b[3] && b[2] <= a[3] && a[4] <= b[5] && b[4] <= a[5];
+}
+
+/** Cells are numbered so far to either side of the button along each axis: farther than any tie reaches. */
+const cellsAside = 512;
+
+function cellsOf([fromX, toX, fromY, toY, fromZ, toZ]: Box): number[] {
+  const cell = (mm: number) => Math.floor(mm / cellMm) + cellsAside;
+  const all: number[] = [];
+  for (let x = cell(fromX); x <= cell(toX); x++)
+    for (let y = cell(fromY); y <= cell(toY); y++)
+      for (let z = cell(fromZ); z <= cell(toZ); z++) all.push((2 * cellsAside * x + y) * 2 * cellsAside + z);
+  return all;
 }
 
 /** Whether the segment from v to w meets a triangle (Möller and Trumbore). */

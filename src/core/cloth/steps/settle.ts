@@ -2,6 +2,7 @@ import { tieFrom } from '../../tie/turned.ts';
 import { compressedThickness } from '../../tie/width.ts';
 import { bundleOf } from '../../tying/bundle.ts';
 import { windingOf } from '../../tying/winding.ts';
+import { crossings } from '../check/crossings.ts';
 import { Contacts } from '../contact/contacts.ts';
 import { keepOffBody } from '../forces/body.ts';
 import { measureNormals, sweep } from '../forces/elastic.ts';
@@ -10,13 +11,18 @@ import { Pins, pinnedRows } from '../forces/pins.ts';
 import { Pull } from '../forces/pull.ts';
 import { followFreedom, takeAway } from '../forces/tighten.ts';
 import type { SeenCloth } from '../mesh/compact.ts';
-import { type ClothMesh, laidRowsMm, layLoose, type Strand } from '../mesh/mesh.ts';
+import { type ClothMesh, type Grid, laidRowsMm, layLoose, type Strand } from '../mesh/mesh.ts';
 import { move, thicken } from '../simulate.ts';
 import { halfTied } from './halfTied.ts';
 import { frameOf } from './material.ts';
 import { napeOf, type StepRequest } from './nape.ts';
 
-const grid = { rowMm: 8, columns: 7 };
+/** A whole move whose cloth goes through itself on the first grid is settled on the next. */
+const grids = [
+  { rowMm: 8, columns: 7 },
+  { rowMm: 6.5, columns: 7 },
+  { rowMm: 10, columns: 7 },
+] as const;
 /** So long hands leave the cloth to itself: it hangs like cloth by then, and is not yet drawn tight. */
 const steps = 110;
 const laidWideMm = 20;
@@ -33,7 +39,21 @@ const loosely = { share: 1.25, mm: 30 } as const;
 const neverOpen = Number.POSITIVE_INFINITY;
 
 /** A knot after `done` moves and parts of one, the finish counting as one more, as it hangs in the hands; the same question gives the same mesh, bit for bit. */
-export function settle(request: StepRequest, done: number): { readonly mesh: ClothMesh; readonly frame: SeenCloth } {
+export function settle(request: StepRequest, done: number): Settled {
+  let settled = settledOn(grids[0], request, done);
+  for (const grid of grids.slice(1)) {
+    if (!Number.isInteger(done) || crossings(settled.mesh) === 0) break;
+    settled = settledOn(grid, request, done);
+  }
+  return settled;
+}
+
+interface Settled {
+  readonly mesh: ClothMesh;
+  readonly frame: SeenCloth;
+}
+
+function settledOn(grid: Grid, request: StepRequest, done: number): Settled {
   const { knot, loopMm, standingMm } = request;
   const tie = tieFrom(knot.active, request.tie);
   const mesh = layLoose(halfTied(knot, done), grid, laidWideMm, () => 0);

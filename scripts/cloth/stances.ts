@@ -5,6 +5,7 @@ import { referenceTying } from '../../src/core/cloth/reference.ts';
 import { tieInCloth } from '../../src/core/cloth/tieInCloth.ts';
 import { enumerateKnots } from '../../src/core/index.ts';
 import { knotCode } from '../../src/core/knot/code.ts';
+import { leanWord } from '../../src/core/plan/criteria/symmetry.ts';
 import { type ClothMeasures, measureCloth } from '../../src/core/seen/measure.ts';
 import type { Stance } from '../../src/core/tying/stance.ts';
 import { root } from '../machine/paths.ts';
@@ -26,21 +27,32 @@ export function tieFiner(part: number, of: number, told: (code: string, finer: r
   });
 }
 
-/** How the front of every classic word stands, the mean of all settings, as the core's own table of it. */
+/** How the front of every classic word stands as it is shown, as the core's own table of it: words and picture agree. */
 export function stancesSource(knots: Readonly<Record<string, ReadyKnot>>): string {
   const lines = classic.flatMap((knot) => {
     const ready = knots[knotCode(knot)];
     if (!ready) return [];
-    const all = [stanceIn(ready.measures), ...(ready.finer ?? [])];
-    const mean = (key: keyof Stance) => Math.round((10 * all.reduce((sum, each) => sum + each[key], 0)) / all.length) / 10;
+    const { tiltDeg, overhangDeg } = stanceIn(ready.measures);
+    const tenth = (degrees: number) => Math.round(10 * degrees) / 10;
     const word = knot.moves.map(({ region, direction }) => region + direction).join(' ');
-    return [`  '${word}': [${mean('tiltDeg')}, ${mean('overhangDeg')}],`];
+    return [`  '${word}': [${tenth(tiltDeg)}, ${tenth(overhangDeg)}],`];
   });
-  return `/** Written by \`npm run cloth stances\` from knots tied in cloth: tilt of the front band and overhang, degrees, means of the shipped setting and finer ones. See stance.ts. */
+  return `/** Written by \`npm run cloth\` from the ready knots in cloth: tilt of the front band and overhang, degrees. See stance.ts. */
 export const simulatedStances: Readonly<Record<string, readonly [tiltDeg: number, overhangDeg: number]>> = {
 ${lines.join('\n')}
 };
 `;
+}
+
+/** How far finer settings move the tilt of the classic words, degrees: on average, and of how many across the line of a word for it. */
+export function tellFiner(knots: Readonly<Record<string, ReadyKnot>>): void {
+  const moved = Object.values(knots).flatMap(({ measures, finer = [] }) =>
+    finer.map(({ tiltDeg }) => ({ by: Math.abs(tiltDeg - measures.tiltDeg), other: leanWord(tiltDeg) !== leanWord(measures.tiltDeg) })),
+  );
+  const mean = moved.reduce((sum, { by }) => sum + by, 0) / moved.length;
+  console.log(
+    `Tilt moved by ${mean.toFixed(1)}° on average; ${moved.filter(({ other }) => other).length} of ${moved.length} by another word.`,
+  );
 }
 
 export function writeStances(knots: Readonly<Record<string, ReadyKnot>>): void {

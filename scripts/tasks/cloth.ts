@@ -13,7 +13,7 @@ import { readyFolder, stepsFolder } from '../cloth/readyFolder.ts';
 import { type Refitted, refitPart, tellRefit } from '../cloth/refit.ts';
 import { settleSteps } from '../cloth/settleSteps.ts';
 import { clothSourceHash } from '../cloth/sourceHash.ts';
-import { tieFiner, writeStances } from '../cloth/stances.ts';
+import { tellFiner, tieFiner, writeStances } from '../cloth/stances.ts';
 import { type Studied, studyPart, tellStudy } from '../cloth/study.ts';
 import { tiePart } from '../cloth/tieAll.ts';
 import { MachineFailure, runTask } from '../machine/failure.ts';
@@ -49,8 +49,8 @@ const kinds: Readonly<Record<string, { part: (part: number, of: number, told: To
 /**
  * `npm run cloth` ties every ready knot in cloth, on all cores, and keeps meshes and small pictures with what they came
  * from; `npm run cloth steps` settles every step of the named ones, and `npm run cloth check-steps` holds those of every classic knot to
- * nine moves in three ties to their words; after the first `npm run cloth stances` ties the classic ones again under finer settings, for the core's table of how they
- * stand. `npm run cloth study` ties the named words on finer grids and in more steps, and tells what that changes;
+ * nine moves in three ties to their words; after the first `npm run cloth stances` ties the classic ones again under finer settings, to tell how far that moves how
+ * they stand. `npm run cloth study` ties the named words on finer grids and in more steps, and tells what that changes;
  * `npm run cloth gallery` paints them from three sides in three ties, and `npm run cloth gallery FOLDER` before them the ready meshes of a folder;
  * `npm run cloth calibrate` ties two knots that real ties were handled of with gentler and harder hands, and tells which come nearest;
  * `npm run cloth refit` ties a grid of words, blades, thicknesses and starts, and tells how near the formulas come to it.
@@ -127,6 +127,7 @@ async function tieAgain(): Promise<void> {
     }),
   );
   write({ ...index, knots });
+  tellFiner(knots);
   console.log(`${stood.size} tied again, ${[...stood.values()].flat().length} times in all.`);
 }
 

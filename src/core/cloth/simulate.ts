@@ -78,8 +78,8 @@ const creaseFrom = 0.42;
 const pressFrom = 0.5;
 /** So late an end that is hidden under the collar lies there. */
 export const hiddenTo = 0.7;
-/** Fingers squeeze turns that they hold open so much less. */
-const squeezedOpen = 0.6;
+/** Hands that hold turns open work with so much of their strength. */
+const holdingOpen = 0.5;
 const timesFolded = 20;
 /** What hangs swings no longer from here on: it loses so much more of its way in a step. */
 const calmFrom = 0.4;
@@ -163,6 +163,7 @@ export class Simulation {
     const { mesh, contacts, place, pins, openFrom, progress, rowsMm } = this;
     const { knot } = this.request;
     const { hands } = this.setting;
+    const strength = knot.loose ? holdingOpen : 1;
     const near = ease(progress, nearFrom, nearTo);
     const covered = ease(progress, nearTo, coveredTo);
     // What is left is hidden last, once the arm that it goes over lies where it belongs.
@@ -182,10 +183,10 @@ export class Simulation {
     place.measure(mesh);
     settle(mesh, place, near);
     if (knot.loose) layDown(mesh, openFrom, covered);
-    squeeze(mesh, place, this.sectionMm2, covered * hands.squeezeMm * (knot.loose ? squeezedOpen : 1));
+    squeeze(mesh, place, this.sectionMm2, covered * strength * hands.squeezeMm, knot.loose ? 'open' : 'drawn');
     if (knot.finish === 'open') centrePanel(mesh, near);
     this.leaves.press(mesh, covered);
-    if (progress > pressFrom) pressToShirt(mesh, hands.pressMm);
+    if (progress > pressFrom) pressToShirt(mesh, strength * hands.pressMm);
     contacts.pass();
     keepOffBody(mesh, near);
     contacts.keepRoom();

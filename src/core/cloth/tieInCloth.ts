@@ -27,13 +27,19 @@ export interface Watching {
   readonly shouldStop?: () => boolean;
 }
 
-/** From the usual way to gentler and finer ones, each from a start a hair off. */
+/** From the usual way to gentler, finer and coarser ones, each from a start a hair off. */
 const attempts: readonly ((setting: Setting) => Setting)[] = [
   (setting) => setting,
   (setting) => ({ ...setting, pull: 0.6 * setting.pull, steps: Math.round(1.25 * setting.steps) }),
   ({ grid, ...setting }) => ({
     ...setting,
     grid: { ...grid, rowMm: 0.8 * grid.rowMm },
+    pull: 0.6 * setting.pull,
+    steps: Math.round(1.5 * setting.steps),
+  }),
+  ({ grid, ...setting }) => ({
+    ...setting,
+    grid: { ...grid, rowMm: 1.2 * grid.rowMm },
     pull: 0.6 * setting.pull,
     steps: Math.round(1.5 * setting.steps),
   }),

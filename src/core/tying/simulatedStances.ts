@@ -1,4 +1,4 @@
-/** Written by `npm run cloth stances` from knots tied in cloth: tilt of the front band and overhang, degrees, means of the shipped setting and finer ones. See stance.ts. */
+/** Written by `npm run cloth` from the ready knots in cloth: tilt of the front band and overhang, degrees. See stance.ts. */
 export const simulatedStances: Readonly<Record<string, readonly [tiltDeg: number, overhangDeg: number]>> = {
   'Lo Ri Co': [11.5, 0.3],
   'Li Ro Li Co': [-11.8, -10.4],

@@ -132,14 +132,20 @@ const squeezePower = 0.7;
 /** On that tie fingers reach no nearer to the middle than this, and press with all their strength from so much further out, mm. */
 const betweenFingersMm = 10;
 const fingertipMm = 12;
-/** At the knot's top they press with this share of it. */
-const topShare = 0.4;
+/** At the knot's top they press with this share of it; where turns are held open there, not at all. */
+const topShare = { drawn: 0.4, open: 0 } as const;
 
 /**
  * Squeezes the knot from both sides, less at its top and fully from half-way down, as fingers do that draw it up; the cloth
- * withstands. Fingers take a fuller tie harder, and further apart: `sectionMm2` is what its blade holds.
+ * withstands. Fingers take a fuller tie harder, and further apart: `sectionMm2` is what its blade holds. `turns` are all drawn up, or the last of them held open.
  */
-export function squeeze(mesh: ClothMesh, { middleMm, topMm, bottomMm }: KnotPlace, sectionMm2: number, squeezeMm: number): void {
+export function squeeze(
+  mesh: ClothMesh,
+  { middleMm, topMm, bottomMm }: KnotPlace,
+  sectionMm2: number,
+  squeezeMm: number,
+  turns: keyof typeof topShare = 'drawn',
+): void {
   if (squeezeMm <= 0 || topMm <= bottomMm) return;
   const { position: p, columns, active } = mesh;
   const { first, entersAt, leavesAt, parts } = active;
@@ -149,7 +155,7 @@ export function squeeze(mesh: ClothMesh, { middleMm, topMm, bottomMm }: KnotPlac
   const most = squeezeMm * fuller ** squeezePower;
   const size = Math.sqrt(fuller);
   for (let i = 3 * (first + entersAt * columns); i < 3 * (first + to * columns); i += 3) {
-    const low = Math.max(topShare, Math.min(1, (2 * (topMm - p[i + 1])) / (topMm - bottomMm)));
+    const low = Math.max(topShare[turns], Math.min(1, (2 * (topMm - p[i + 1])) / (topMm - bottomMm)));
     const aside = p[i] - middleMm;
     const held = Math.min(1, (Math.abs(aside) - size * betweenFingersMm) / (size * fingertipMm));
     if (held > 0) p[i] -= most * low * held * Math.sign(aside);

@@ -62,7 +62,8 @@ function settledOn(grid: Grid, request: StepRequest, done: number): Settled {
   const contacts = new Contacts(mesh, 0);
   const pulls = [new Pull(mesh, active, pinnedRows), new Pull(mesh, standing, pinnedRows)] as const;
   const rowsMm = laidRowsMm(grid);
-  const folding: Folding = { active: foldOf(active, folds.wound), standing: foldOf(standing, folds.standing) };
+  const hidden = knot.finish === 'collar' ? Math.min(1, Math.max(0, done - knot.moves.length)) : 0;
+  const folding: Folding = { active: foldOf(active, folds.wound, hidden), standing: foldOf(standing, folds.standing, 0) };
   const takenUpMm = bundleOf(windingOf(knot), tie, { loopMm, standingMm }).takeUpMm;
   const side = tie.lengthMm - standingMm;
   const placing: Placing = {
@@ -110,14 +111,16 @@ function widen({ width }: Strand, share: number): void {
   for (let row = 0; row < width.length; row++) width[row] = laidWideMm + own * (width[row] - laidWideMm);
 }
 
-function foldOf({ parts, rest, rows }: Strand, wound: number): Float64Array {
+/** What hangs out spreads; as far as it is `hidden` under the collar, 0 to 1, it lies folded as the arm does that it lies on. */
+function foldOf({ parts, rest, rows }: Strand, wound: number, hidden: number): Float64Array {
   let hung = 0;
   return Float64Array.from({ length: rows }, (_, row) => {
     if (parts[row] === 'arm') return folds.arm;
     if (parts[row] !== 'hang') return wound;
     hung += rest[row - 1] ?? 0;
     const t = Math.min(1, hung / spreadMm);
-    return wound + (1 - wound) * t * t * (3 - 2 * t);
+    const open = wound + (1 - wound) * t * t * (3 - 2 * t);
+    return open + hidden * (Math.min(open, folds.arm) - open);
   });
 }
 

@@ -165,7 +165,7 @@ test('what is hidden under the collar lies round the neck to its tip, out of sig
   // The one of ten moves leaves too little to reach the neck’s side.
   const hiding = knotsWithSteps.filter(({ finish, moves }) => finish === 'collar' && moves.length < 10);
   let looked = 0;
-  const [armMm, tipMm] = [120, 30];
+  const [armMm, tipMm] = [150, 30];
   for (const knot of hiding) {
     const { finished, drawn } = readySteps(knotCode(knot));
     for (const cloth of [finished!, ...drawn]) {
@@ -204,7 +204,7 @@ test('on its way down through the band the end is lifted, goes in tip first and 
     const height = (share: number) => middleOf(at(share), 'active', tip)[1]!;
     assert.ok(height(0.2) > height(0) + 100 && height(0.4) > height(0.2) + 100, 'the tip is lifted');
     const [throat] = [middleOf(through, 'active', from)[1]!];
-    assert.ok(Math.abs(height(0.4) - throat) < 25, `the tip goes in at the throat, ${height(0.4) - throat} mm from it`);
+    assert.ok(Math.abs(height(0.4) - throat) < 32, `the tip goes in at the throat, ${height(0.4) - throat} mm from it`);
     for (const [a, b] of [
       [0.45, 0.6],
       [0.6, 0.8],

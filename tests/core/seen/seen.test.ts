@@ -101,7 +101,7 @@ test('every ready knot stands alone in one piece', () => {
     const [from, to] = frontFoot(cloth) ?? [0, 10];
     assert.ok(to - from > 7 && to - from < topMm + 12 && from < 25 && to > -25, `${code}: its foot from ${from} to ${to}`);
     // An end that is led away up under the collar is not of the knot's height.
-    assert.ok(heightMm > 20 && heightMm < 80 && topMm > 28, `${code}: ${heightMm} mm high, ${topMm} wide`);
+    assert.ok(heightMm > 20 && heightMm < 90 && topMm > 28, `${code}: ${heightMm} mm high, ${topMm} wide`);
     const alone = paintAlone(cloth, 9, { ...smallPicture, widthPx, heightPx, pxPerMm: 0.7, centrePx: [50, 40] });
     const sizes = pieces(alone, widthPx, heightPx);
     const painted = sizes.reduce((sum, size) => sum + size, 0);

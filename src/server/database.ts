@@ -27,7 +27,8 @@ export function openDatabase(url: string, { max = 10 }: { readonly max?: number 
       idle_timeout: 60,
       backoff: () => 0.2,
       onnotice: () => undefined,
-      transform: postgres.camel,
+      // What stands in a column of JSON is the application’s own and stays as it was written.
+      transform: { column: { from: postgres.toCamel, to: postgres.fromCamel } },
       onclose,
     });
   const single = client(max, () => undefined);

@@ -40,7 +40,9 @@ export async function listFittings(
   const looked = sql`fittings ${needsResults ? sql`left join ${results}` : sql``}`;
   const matching = sql`fittings.studio_id = ${studioId} ${of('client_id', client)} ${of('tie_id', tie)}
     ${foundBy(sql, sql`fittings.search`, find)} ${which}`;
-  const way = down ? sql`desc` : sql`asc`;
+  // Said of what is always there, it would keep an index from answering.
+  const mayLack = by === 'off' || by === 'knot' ? sql`nulls last` : sql``;
+  const way = sql`${down ? sql`desc` : sql`asc`} ${mayLack}`;
   const [last] =
     after !== undefined && isUuid(after)
       ? await sql<{ stands: string | null; at: string }[]>`
@@ -60,7 +62,7 @@ export async function listFittings(
       from (
         select fittings.id as found_id, row_number() over () as place from (
           select fittings.id from ${looked} where ${matching} ${isBeyond ? sql`and ${isBeyond}` : sql``}
-          order by ${order} ${way} nulls last, fittings.created_at desc, fittings.id
+          order by ${order} ${way}, fittings.created_at desc, fittings.id
           ${portionOf(sql, pageSize, isBeyond ? 0 : from)}
         ) as fittings
       ) as found

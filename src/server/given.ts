@@ -2,9 +2,9 @@ import type { APIContext } from 'astro';
 import { answerKeys, firstOfList, type ListWanted } from '../contract/answerKeys.ts';
 import { isDay } from '../contract/days.ts';
 import type { FittingsWanted } from '../contract/fitting.ts';
-import type { Given } from '../contract/given.ts';
+import { type Answers, type Given, noAnswers } from '../contract/given.ts';
 import { recordsOut } from '../contract/offline.ts';
-import { personCookie, preferencesCookie, preferencesIn } from '../contract/preferences.ts';
+import { type Preferences, personCookie, preferencesCookie, preferencesIn } from '../contract/preferences.ts';
 import type { Kind, Wardrobe } from '../contract/records/records.ts';
 import { isConnectionLoss, type Sql } from './database.ts';
 import { toldBook } from './fitBook/told.ts';
@@ -20,7 +20,6 @@ import { whoAsks } from './studios.ts';
 import { tieLife } from './tieLife.ts';
 import { wardrobe } from './wardrobe.ts';
 
-type Answers = Given['answers'];
 type Asking = Pick<Asked, 'sql' | 'studio' | 'person'>;
 
 /** An outage is told by the page, which goes on trying: it must not be kept waiting for records that don't come. */
@@ -38,21 +37,23 @@ export async function givenTo(
   const read = async (sql: Sql): Promise<Given> => {
     const who = await whoAsks(sql, cookies.get(personCookie)?.value);
     const [people, answers] = await Promise.all([list({ ...who, sql }, 'people', firstOfList), answersFor({ ...who, sql })]);
-    // As it would have crossed the wire.
-    return JSON.parse(
-      JSON.stringify({ preferences, studio: { ...who.studio, person: who.person }, answers: [...people, ...answers] }),
-    ) as Given;
+    const [asText, peopleAsText] = [answers, people].map((given) => JSON.stringify(given)) as [string, string];
+    return { preferences, studio: { ...who.studio, person: who.person }, people: peopleAsText, answers: asText };
   };
   try {
     const given = await Promise.race([reading(cookies.get(writtenCookie)?.value, read), afterPatience()]);
     if (given) return given;
   } catch (error) {
     if (!(error instanceof Problem) && !isConnectionLoss(error)) throw error;
-    if (error instanceof Problem) return { preferences, studio: null, answers: [] };
+    if (error instanceof Problem) return nothingBut(preferences);
   }
   // A device that kept the page from before rather shows that.
   response.headers.set(recordsOut, 'true');
-  return { preferences, studio: null, answers: [] };
+  return nothingBut(preferences);
+}
+
+function nothingBut(preferences: Preferences): Given {
+  return { preferences, studio: null, people: noAnswers, answers: noAnswers };
 }
 
 function afterPatience(): Promise<undefined> {

@@ -2,7 +2,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { type ReactNode, useEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { answerKeys } from '../../contract/answerKeys.ts';
-import type { Given } from '../../contract/given.ts';
+import type { Answers, Given } from '../../contract/given.ts';
 import { keptSince } from '../device/offline.ts';
 import { PreferencesProvider } from '../device/preferences.tsx';
 import { followChanges } from './changes.ts';
@@ -12,7 +12,8 @@ import { createQueryClient } from './queries.ts';
 export function WithGiven({ given, children }: { readonly given: Given; readonly children: ReactNode }) {
   const [queries] = useState(() => {
     const client = createQueryClient();
-    for (const [key, answer] of given.answers) client.setQueryData(key, answer);
+    for (const answers of [given.people, given.answers])
+      for (const [key, answer] of JSON.parse(answers) as Answers) client.setQueryData(key, answer);
     if (given.studio) client.setQueryData(answerKeys.studio(), given.studio);
     return client;
   });

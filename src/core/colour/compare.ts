@@ -1,5 +1,5 @@
-import { converter, differenceCiede2000, formatHex } from 'culori';
 import { type ColouredCloth, type ColourShare, sharesOf } from './cloth.ts';
+import { differenceCiede2000, formatHex, toLab } from './culori.ts';
 
 export interface Lab {
   /** CIELAB lightness, 0 black to 100 white. */
@@ -8,7 +8,6 @@ export interface Lab {
   readonly b: number;
 }
 
-const toLab = converter('lab65');
 const ciede2000 = differenceCiede2000();
 
 /** A colour in CIELAB (D65). Throws on text that is no colour. */

@@ -1,7 +1,7 @@
-import { converter, formatHex } from 'culori';
 import { kmeans } from 'ml-kmeans';
 import type { ColourShare } from './cloth.ts';
 import { colourDifference, type Lab } from './compare.ts';
+import { formatHex, toLab } from './culori.ts';
 
 /** More than this adds nothing to a palette. */
 const mostSamples = 12_000;
@@ -13,8 +13,6 @@ const sameColour = 11;
 const leastShare = 0.03;
 /** Under this opacity a pixel shows what is behind it. */
 const seeThrough = 128;
-
-const toLab = converter('lab65');
 
 /**
  * The main colours of a picture of cloth, most of it first, at most `most` of them, with shares

@@ -1,14 +1,11 @@
-import { curveLinearClosed, line } from 'd3-shape';
 import type { Bezier, Place } from '../../core/numeric/bezier.ts';
 
 /** A point of a drawing in true millimetres: x to the viewer's right, y down, the collar button at the origin. */
 export type Pt = Place;
 
-const straight = line<Pt>().curve(curveLinearClosed).digits(1);
-
-/** A closed outline with straight edges. */
+/** A closed outline with straight edges; nothing without points. */
 export function polygon(points: readonly Pt[]): string {
-  return straight(points) ?? '';
+  return points.length === 0 ? '' : `M${points.map(([x, y]) => `${round(x)},${round(y)}`).join('L')}Z`;
 }
 
 /** A closed outline from curve commands with rounded numbers. */

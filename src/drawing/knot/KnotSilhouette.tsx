@@ -24,6 +24,12 @@ export function KnotSilhouette(props: KnotMarkProps) {
   );
 }
 
+/** Half a millimetre is a third of a pixel in a list: less is not drawn anew. */
+function asMark({ topMm, heightMm }: KnotShape): Pick<KnotShape, 'topMm' | 'heightMm'> {
+  const rounded = (mm: number) => Math.round(2 * mm) / 2;
+  return { topMm: rounded(topMm), heightMm: rounded(heightMm) };
+}
+
 interface EdgedProps extends KnotMarkProps {
   readonly edge: string;
   /** Line widths in mm of the drawing it stands in. */
@@ -32,7 +38,7 @@ interface EdgedProps extends KnotMarkProps {
 
 /** The knot in one colour, as wide at the top as it comes out: tied in cloth, or its outline with each layer hiding those before it. */
 export function KnotMark({ word, shape, frame, colour, picture, edge, edgeWidth }: EdgedProps) {
-  if (picture) return <KnotInCloth picture={picture} shape={shape} frame={frame} />;
+  if (picture) return <KnotInCloth picture={picture} shape={asMark(shape)} frame={frame} />;
   const face = knotFace(word, shape, frame);
   const top = face.layers.findLast(({ place }) => place === 'band' || place === 'panel');
   return (

@@ -1,4 +1,4 @@
-import type { Pt } from '../geometry/path.ts';
+import { curve, type Pt } from '../geometry/path.ts';
 import { type Ink, inkColour } from './ink.ts';
 import { Note } from './Note.tsx';
 import { useMmPerPx } from './Sheet.tsx';
@@ -28,14 +28,13 @@ export function Dimension({ from, to, label, ink, place = 'above', size = 13, la
   const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
   const tick = 5 * mmPerPx;
   const across: Pt = [(-(to[1] - from[1]) / length) * tick, ((to[0] - from[0]) / length) * tick];
+  const along = curve`M${from[0]} ${from[1]}L${to[0]} ${to[1]}`;
+  const ticks = [from, to].map(([x, y]) => curve`M${x - across[0]} ${y - across[1]}L${x + across[0]} ${y + across[1]}`);
   const { dx, dy, anchor } = placing[place];
   return (
     <g stroke={inkColour[ink]} strokeWidth={1.5 * mmPerPx} strokeLinecap="round">
-      <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} stroke="var(--color-ground)" strokeOpacity="0.85" strokeWidth={5 * mmPerPx} />
-      <line x1={from[0]} y1={from[1]} x2={to[0]} y2={to[1]} />
-      {[from, to].map(([x, y]) => (
-        <line key={`${x} ${y}`} x1={x - across[0]} y1={y - across[1]} x2={x + across[0]} y2={y + across[1]} />
-      ))}
+      <path d={along} stroke="var(--color-ground)" strokeOpacity="0.85" strokeWidth={5 * mmPerPx} />
+      <path d={along + ticks.join('')} />
       {label !== undefined && (
         <Note
           x={from[0] + (to[0] - from[0]) * labelAt + dx * mmPerPx}

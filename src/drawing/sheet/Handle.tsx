@@ -72,9 +72,11 @@ export function Handle({ x, y, axis, label, valueMm, valueText, minMm, maxMm, ga
         grip.current = undefined;
       }}
     >
-      <circle cx={x} cy={y} r={reachPx * mmPerPx} fill="transparent" />
-      <circle className="handle-ring" cx={x} cy={y} r={11 * mmPerPx} fill="none" stroke={inkColour.set} strokeWidth={2 * mmPerPx} />
-      <circle cx={x} cy={y} r={6 * mmPerPx} fill={inkColour.set} stroke="var(--color-ground)" strokeWidth={1.5 * mmPerPx} />
+      <g transform={`translate(${x} ${y})`}>
+        <circle r={reachPx * mmPerPx} fill="transparent" />
+        <circle className="handle-ring" r={11 * mmPerPx} fill="none" stroke={inkColour.set} strokeWidth={2 * mmPerPx} />
+        <circle r={6 * mmPerPx} fill={inkColour.set} stroke="var(--color-ground)" strokeWidth={1.5 * mmPerPx} />
+      </g>
     </g>
   );
 }

@@ -4,7 +4,7 @@ import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { formatFigure, formatLength, mmPerInch, roughly } from '../../core/units/length.ts';
 import { FabricDefs } from '../fabric/FabricDefs.tsx';
 import { fabricFill } from '../fabric/fabricFill.ts';
-import { type Pt, polygon } from '../geometry/path.ts';
+import { curve, type Pt, polygon } from '../geometry/path.ts';
 import { inkColour } from '../sheet/ink.ts';
 import { Note } from '../sheet/Note.tsx';
 import { Sheet, useMmPerPx } from '../sheet/Sheet.tsx';
@@ -141,14 +141,12 @@ function Ruler({ lengthMm, units, y }: { readonly lengthMm: number; readonly uni
   const { minor, major } = units === 'cm' ? { minor: 10, major: 100 } : { minor: mmPerInch, major: 6 * mmPerInch };
   const ticks = Array.from({ length: Math.floor(lengthMm / minor) + 1 }, (_, i) => i * minor);
   const isMajor = (at: number) => Math.abs(at / major - Math.round(at / major)) < 1e-6;
+  const marks = ticks.map((at) => curve`M${at} 0v${(isMajor(at) ? 9 : 4) * mmPerPx}`);
   return (
-    <g stroke="var(--color-soft)" strokeWidth={mmPerPx}>
-      <line x1={0} y1={base} x2={lengthMm} y2={base} />
-      {ticks.map((at) => (
-        <line key={at} x1={at} y1={base} x2={at} y2={base + (isMajor(at) ? 9 : 4) * mmPerPx} />
-      ))}
+    <g stroke="var(--color-soft)" strokeWidth={mmPerPx} transform={`translate(0 ${base})`}>
+      <path d={curve`M0 0H${lengthMm}` + marks.join('')} />
       {ticks.filter(isMajor).map((at) => (
-        <Note key={at} x={at} y={base + 22 * mmPerPx} anchor="middle" size={12} figure>
+        <Note key={at} x={at} y={22 * mmPerPx} anchor="middle" size={12} figure>
           {formatFigure(at, units)}
         </Note>
       ))}

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
+import { laidOver } from '../../core/colour/rgb.ts';
 import type { PlanRequest } from '../../core/index.ts';
 import { collarLeaves } from '../collar/leaves.ts';
 import { curve } from '../geometry/path.ts';
@@ -55,6 +56,7 @@ export function Dressed({
   // A man's coat buttons left over right, a woman's right over left.
   const over = client.front === 'womens' ? (-left as 1 | -1) : left;
   const fronts = jacket ? jacketFronts(jacket, { neckMm: client.neckMm, beltY, build, over, wearersLeft: left }) : undefined;
+  const outer = (jacket && jacketColour) || shirtColour;
   // Under a jacket the shirt lies close.
   const torso = torsoOf(build, jacket ? -shirtEaseMm : shirtEaseMm, beltY + 12);
 
@@ -80,8 +82,8 @@ export function Dressed({
         </linearGradient>
         {([1, -1] as const).map((side) => (
           <linearGradient key={side} id={shadeOf(id, side)} x1={side === 1 ? 0 : 1} x2={side === 1 ? 1 : 0}>
-            <stop offset="0.45" stopColor="#0b1016" stopOpacity="0" />
-            <stop offset="1" stopColor="#0b1016" stopOpacity="0.26" />
+            <stop offset="0.45" stopColor={outer} />
+            <stop offset="1" stopColor={laidOver(outer, '#0b1016', 0.26)} />
           </linearGradient>
         ))}
       </defs>
@@ -93,10 +95,7 @@ export function Dressed({
         bottomMm={bottomMm}
         colour={trousersColour ?? 'var(--color-trousers)'}
       />
-      {!jacket &&
-        ([1, -1] as const).map((side) => (
-          <Cloth key={side} id={id} side={side} d={sleeveOf(build, side, shirtEaseMm)} colour={shirtColour} />
-        ))}
+      {!jacket && ([1, -1] as const).map((side) => <Outermost key={side} id={id} side={side} d={sleeveOf(build, side, shirtEaseMm)} />)}
       <path d={torso.area} fill={shirtColour} />
       <path d={torso.edges} fill="none" {...outline} />
       <Placket buttonsMm={shirt.buttonsMm} bottomMm={beltY} over={over} />
@@ -143,28 +142,21 @@ function shadeOf(id: string, side: 1 | -1): string {
   return `${id}-side${side === 1 ? 'r' : 'l'}`;
 }
 
-/** A piece of cloth that turns away from the light toward its side. */
-function Cloth({ id, side, d, colour }: { readonly id: string; readonly side: 1 | -1; readonly d: string; readonly colour: string }) {
-  return (
-    <>
-      <path d={d} fill={colour} {...outline} strokeLinejoin="round" />
-      <path d={d} fill={`url(#${shadeOf(id, side)})`} />
-    </>
-  );
+/** A piece of what is worn outermost, turning away from the light toward its side. */
+function Outermost({ id, side, d }: { readonly id: string; readonly side: 1 | -1; readonly d: string }) {
+  return <path d={d} fill={`url(#${shadeOf(id, side)})`} {...outline} strokeLinejoin="round" />;
 }
 
 function Jacket({ id, fronts, colour }: { readonly id: string; readonly fronts: JacketDrawing; readonly colour: string }) {
   return (
     <g>
       {fronts.fronts.map(({ side, sleeve }) => (
-        <Cloth key={side} id={id} side={side} d={sleeve} colour={colour} />
+        <Outermost key={side} id={id} side={side} d={sleeve} />
       ))}
       {fronts.fronts.map(({ side, front, lines, lapel, collar }) => (
         <g key={side}>
-          <Cloth id={id} side={side} d={front} colour={colour} />
-          {lines.map((line, i) => (
-            <path key={i} d={line} {...seam} />
-          ))}
+          <Outermost id={id} side={side} d={front} />
+          <path d={lines.join('')} {...seam} />
           {collar && <Turned d={collar} colour={colour} />}
           {lapel && <Turned d={lapel} colour={colour} />}
         </g>
@@ -178,12 +170,7 @@ function Jacket({ id, fronts, colour }: { readonly id: string; readonly fronts: 
 
 /** Cloth of the jacket turned to the outside: the collar, a lapel. */
 function Turned({ d, colour }: { readonly d: string; readonly colour: string }) {
-  return (
-    <g strokeLinejoin="round">
-      <path d={d} fill={colour} {...outline} strokeOpacity={0.75} />
-      <path d={d} fill="#fff" fillOpacity="0.1" />
-    </g>
-  );
+  return <path d={d} fill={laidOver(colour, '#ffffff', 0.1)} {...outline} strokeOpacity={0.75} strokeLinejoin="round" />;
 }
 
 interface PlacketProps {
@@ -240,12 +227,14 @@ function Trousers({ build: { waist, hip }, beltY, beltHeightMm, bottomMm, colour
         strokeOpacity="0.16"
         strokeWidth="1"
       />
-      <rect x={-top - 1} y={beltY} width={2 * top + 2} height={beltHeightMm} fill="var(--color-belt)" />
-      {([1, -1] as const).map((side) => (
-        <rect key={side} x={side * top * 0.52 - 5} y={beltY - 3} width={10} height={beltHeightMm + 6} fill={colour} />
-      ))}
-      <rect x={-24} y={beltY - 3} width={48} height={beltHeightMm + 6} rx={3} fill="none" stroke="var(--color-buckle)" strokeWidth={4} />
-      <path d={curve`M0 ${beltY + beltHeightMm / 2} h24`} stroke="var(--color-buckle)" strokeWidth={3} />
+      <g transform={`translate(0 ${beltY})`}>
+        <rect x={-top - 1} width={2 * top + 2} height={beltHeightMm} fill="var(--color-belt)" />
+        {([1, -1] as const).map((side) => (
+          <rect key={side} x={side * top * 0.52 - 5} y={-3} width={10} height={beltHeightMm + 6} fill={colour} />
+        ))}
+        <rect x={-24} y={-3} width={48} height={beltHeightMm + 6} rx={3} fill="none" stroke="var(--color-buckle)" strokeWidth={4} />
+        <path d={curve`M0 ${beltHeightMm / 2} h24`} stroke="var(--color-buckle)" strokeWidth={3} />
+      </g>
     </g>
   );
 }

@@ -63,25 +63,18 @@ function Landing({ request, plan, stage }: Omit<WearerProps, 'bottomMm'>) {
   const x = -buildOfClient(request.client).halfMm - 8;
   return (
     <g>
-      <rect
-        x={-70}
-        y={target - aim.aboveMm}
-        width={140}
-        height={Math.max(1, aim.aboveMm + aim.belowMm)}
-        fill="#fff"
-        fillOpacity={stage === 'tied' ? 0.35 : 0}
-      />
-      <rect
-        x={-70}
-        y={target - aim.aboveMm}
-        width={140}
-        height={Math.max(1, aim.aboveMm + aim.belowMm)}
-        fill={inkColour.set}
-        fillOpacity={stage === 'tied' ? 0.16 : 0.06}
-        stroke={inkColour.set}
-        strokeWidth={mmPerPx}
-        strokeDasharray={`${4 * mmPerPx} ${3 * mmPerPx}`}
-      />
+      <g transform={`translate(-70 ${target - aim.aboveMm})`}>
+        <rect width={140} height={Math.max(1, aim.aboveMm + aim.belowMm)} fill="#fff" fillOpacity={stage === 'tied' ? 0.35 : 0} />
+        <rect
+          width={140}
+          height={Math.max(1, aim.aboveMm + aim.belowMm)}
+          fill={inkColour.set}
+          fillOpacity={stage === 'tied' ? 0.16 : 0.06}
+          stroke={inkColour.set}
+          strokeWidth={mmPerPx}
+          strokeDasharray={`${4 * mmPerPx} ${3 * mmPerPx}`}
+        />
+      </g>
       <Dimension from={[x, dropMm - sdMm]} to={[x, dropMm + sdMm]} ink="follows" />
       <Note x={x - 5 * mmPerPx} y={dropMm + sdMm + 10 * mmPerPx} ink="follows" anchor="end" size={13} figure>
         tip ±{formatFigure(sdMm, units)}

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { wrap } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { ClothIndex } from '../../contract/clothIndex.ts';
 import { knotCode } from '../../core/knot/code.ts';
 import { parseKnot } from '../../core/knot/parse.ts';
@@ -70,24 +70,25 @@ export function useKnotPictures(colour: string, codes: readonly string[]): (code
       gone = true;
     };
   }, [index, colour, wanted]);
-  if (!index || !dyed) return nothing;
-  const { cellPx, pxPerMm, topPx } = index.atlas;
+  return useMemo(() => {
+    const pictures = index && dyed ? picturesIn(index, dyed) : undefined;
+    return (code) => pictures?.get(code);
+  }, [index, dyed]);
+}
+
+function picturesIn({ atlas, knots }: ClothIndex, { href, codes }: Dyed): ReadonlyMap<string, KnotPicture> {
+  const { cellPx, pxPerMm, topPx } = atlas;
   const [width, height] = cellPx;
-  const columns = Math.min(index.atlas.columns, dyed.codes.length);
-  return (code) => {
-    const at = dyed.codes.indexOf(code);
-    const measures = index.knots[code]?.measures;
-    if (at < 0 || !measures) return undefined;
-    return {
-      href: dyed.href,
-      sheetPx: [columns * width, Math.ceil(dyed.codes.length / columns) * height],
-      cellPx: [...cellAt(at, columns, cellPx), width, height],
-      pxPerMm,
-      topPx,
-      topMm: measures.topMm,
-      heightMm: measures.heightMm,
-    };
-  };
+  const columns = Math.min(atlas.columns, codes.length);
+  const sheetPx = [columns * width, Math.ceil(codes.length / columns) * height] as const;
+  return new Map(
+    codes.flatMap((code, at) => {
+      const measures = knots[code]?.measures;
+      if (!measures) return [];
+      const { topMm, heightMm } = measures;
+      return [[code, { href, sheetPx, cellPx: [...cellAt(at, columns, cellPx), width, height], pxPerMm, topPx, topMm, heightMm }]];
+    }),
+  );
 }
 
 const alone = { widthPx: 480, heightPx: 480, heightMm: 96 } as const;
@@ -131,5 +132,3 @@ export function useKnotInCloth(word: string | undefined, paint: FabricLook): Kno
     footMm: cloth ? frontFoot(cloth) : undefined,
   };
 }
-
-const nothing = () => undefined;

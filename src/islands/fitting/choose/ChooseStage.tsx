@@ -54,7 +54,7 @@ export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: 
   const faded = stale ? 'opacity-50' : '';
   const side = (which: Drawer) => (drawer === which ? 'lg:max-xl:flex' : 'lg:max-xl:hidden');
   return (
-    <main className="grid min-h-0 grow gap-x-5 px-5 pt-2 md:grid-cols-2 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)_auto] lg:grid-rows-[minmax(0,1fr)] xl:grid-cols-[13.5rem_16rem_minmax(0,1fr)_23rem] min-[105rem]:grid-cols-[16rem_30rem_minmax(0,1fr)_27rem]">
+    <main className="fills grid min-h-0 grow gap-x-5 px-5 pt-2 md:grid-cols-2 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)_auto] lg:grid-rows-[minmax(0,1fr)] xl:grid-cols-[13.5rem_16rem_minmax(0,1fr)_23rem] min-[105rem]:grid-cols-[16rem_30rem_minmax(0,1fr)_27rem]">
       <div className={`flex min-h-0 flex-col max-lg:order-4 lg:max-xl:order-3 lg:max-xl:w-72 ${side('measures')}`}>
         <MeasureSheet piece={piece} onTurnTo={onPiece} />
       </div>

@@ -1,9 +1,9 @@
 import { type ReactNode, useMemo, useState } from 'react';
-import type { KnotPlan, PlanRequest } from '../../../core/index.ts';
+import type { Frame, KnotPlan, PlanRequest } from '../../../core/index.ts';
 import { mannerCodes, manners } from '../../../core/knot/manners.ts';
 import { chanceInWords } from '../../../core/plan/chance.ts';
 import { dressing } from '../../../core/plan/habits.ts';
-import { setIn } from '../../../core/start/reading.ts';
+import { type StateCode, setIn } from '../../../core/start/reading.ts';
 import { formatFigure, type LengthUnit, roughly, unitLabel } from '../../../core/units/length.ts';
 import { KnotSilhouette } from '../../../drawing/knot/KnotSilhouette.tsx';
 import type { KnotPicture } from '../../../drawing/knot/picture.ts';
@@ -28,7 +28,8 @@ type Search = PlanRequest['search'];
 
 /** The knots, best match first, each in one line; those that won't work last, saying so. */
 export function KnotRanking({ knots, chosen, units, colour, onChoose }: KnotRankingProps) {
-  const { store, values, state } = useAsked();
+  const { store, values, state, frame } = useAsked();
+  const titleOf = useKnotTitle();
   const { search } = values.question;
   const onSearch = (changed: Partial<Search>) => store.set('question.search', { ...search, ...changed });
   const pictureOf = useKnotPictures(
@@ -36,7 +37,7 @@ export function KnotRanking({ knots, chosen, units, colour, onChoose }: KnotRank
     knots.map(({ code }) => code),
   );
   const families = useMemo(() => familiesOf(knots), [knots]);
-  const line = { units, colour, pictureOf, chosen: chosen.moves, onChoose };
+  const line = { units, colour, pictureOf, titleOf, frame, state, chosen: chosen.moves, onChoose };
   return (
     <section aria-label="Knots" className="flex min-h-0 grow flex-col">
       <div className="flex items-end justify-between border-b border-line pb-1">
@@ -83,6 +84,9 @@ interface LineProps {
   readonly units: LengthUnit;
   readonly colour: string;
   readonly pictureOf: (code: string) => KnotPicture | undefined;
+  readonly titleOf: ReturnType<typeof useKnotTitle>;
+  readonly frame: Frame;
+  readonly state: StateCode;
   readonly chosen: string;
   readonly onChoose: (moves: string) => void;
 }
@@ -116,9 +120,8 @@ interface KnotLineProps extends LineProps {
   readonly children?: ReactNode;
 }
 
-function KnotLine({ knot, place, units, colour, pictureOf, chosen, onChoose, children }: KnotLineProps) {
-  const { frame, state } = useAsked();
-  const title = useKnotTitle()(knot);
+function KnotLine({ knot, place, units, colour, pictureOf, titleOf, frame, state, chosen, onChoose, children }: KnotLineProps) {
+  const title = titleOf(knot);
   return (
     <div
       data-knot={knot.moves}

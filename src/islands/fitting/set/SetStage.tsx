@@ -100,7 +100,7 @@ export function SetStage({ drawn }: { readonly drawn: DrawnFitting }) {
 
   return (
     <main
-      className={`grid min-h-0 grow gap-x-8 px-5 pt-2 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)] lg:grid-rows-[minmax(0,1fr)] ${stale ? 'opacity-50' : ''}`}
+      className={`fills grid min-h-0 grow gap-x-8 px-5 pt-2 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)] lg:grid-rows-[minmax(0,1fr)] ${stale ? 'opacity-50' : ''}`}
     >
       <section aria-label="Front" className="flex min-h-0 flex-col">
         <div className="flex flex-wrap justify-between border-b border-line pb-1">

@@ -30,13 +30,14 @@ async function benchHostile(): Promise<void> {
     // Once warm, what it holds should stay.
     await throwing(requests / 10, 1);
     const before = residentMb(web.pid);
-    const { sent, answered, wrong, othersWaitedMs } = await throwing(requests, 2);
+    const { sent, answered, wrong, othersWaitedMs, heldUp } = await throwing(requests, 2);
     const statuses = Object.entries(answered).map(([status, times]) => `${times} × ${status}`);
     report([
       ['hostile requests', `${sent}`, statuses.join(', ')],
       ['errors of the server’s own', `${wrong.length}`, wrong[0] ?? ''],
       ['memory', `${residentMb(web.pid).toFixed(0)} MB`, `before ${before.toFixed(0)} MB`],
       ['others waited', `${othersWaitedMs.longest.toFixed(0)} ms`, `at the longest; ${othersWaitedMs.median.toFixed(1)} ms in the middle`],
+      ['the slowest alone again', `${heldUp.ms.toFixed(0)} ms`, `others waited; beside ${heldUp.by}`],
     ]);
   });
 }

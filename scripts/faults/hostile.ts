@@ -18,6 +18,8 @@ export interface Withstood {
   readonly wrong: readonly string[];
   /** How long somebody else waited for a plain answer meanwhile, ms: the middle and the longest. */
   readonly othersWaitedMs: { readonly median: number; readonly longest: number };
+  /** The same beside each of those that took longest, sent again alone: the longest wait that came back every time, and beside what. */
+  readonly heldUp: { readonly ms: number; readonly by: string };
 }
 
 interface Shot {
@@ -37,13 +39,17 @@ export async function throwAt({ address, count, seed, say = () => undefined }: H
   const shots = fc.sample(shotsFor(ids), { numRuns: count, seed });
   const answered: Record<string, number> = {};
   const wrong: string[] = [];
-  const waits: number[] = [];
-  let [next, isOver] = [0, false];
+  const slowest: { readonly shot: Shot; readonly ms: number }[] = [];
+  let next = 0;
   const shoot = async () => {
     while (next < shots.length) {
       const shot = shots[next++];
       if (!shot) return;
-      const told = shot.method === 'RAW' ? await raw(address, shot.body ?? '') : await send(address, shot);
+      const from = performance.now();
+      const told = await thrown(address, shot);
+      // A line that is left open waits for whoever left it.
+      if (shot.method !== 'RAW') slowest.push({ shot, ms: performance.now() - from });
+      if (slowest.length > 2 * sentAgain) keepSlowest(slowest);
       answered[told.status] = (answered[told.status] ?? 0) + 1;
       const isServers = told.status >= 500 || (told.status === 0 && shot.method !== 'RAW');
       if ((isServers || inside.test(told.text)) && wrong.length < 50)
@@ -53,24 +59,54 @@ export async function throwAt({ address, count, seed, say = () => undefined }: H
       if (next % 10_000 === 0) say(`${next} of ${shots.length} sent`);
     }
   };
-  const asking = (async () => {
-    while (!isOver) {
-      const from = performance.now();
-      await asked(`${address}/icon.svg`).then((answer) => answer.arrayBuffer());
-      waits.push(performance.now() - from);
-      await new Promise((resolve) => setTimeout(resolve, 20));
-    }
-  })();
-  await Promise.all(Array.from({ length: sides }, shoot));
-  isOver = true;
-  await asking;
-  waits.sort((a, b) => a - b);
+  const waits = await waitsBeside(address, Promise.all(Array.from({ length: sides }, shoot)), restMs);
+  keepSlowest(slowest);
+  let heldUp = { ms: 0, by: '' };
+  for (const { shot } of slowest) {
+    const longest: number[] = [];
+    // A machine that does something else for a moment holds up anything: what comes back every time is the request’s own.
+    for (let time = 0; time < times; time++) longest.push((await waitsBeside(address, thrown(address, shot), 0)).at(-1) ?? 0);
+    const ms = Math.min(...longest);
+    if (ms > heldUp.ms) heldUp = { ms, by: `${shot.method} ${shot.path.slice(0, 80)}` };
+  }
   return {
     sent: shots.length,
     answered,
     wrong,
     othersWaitedMs: { median: waits[Math.floor(waits.length / 2)] ?? 0, longest: waits.at(-1) ?? 0 },
+    heldUp,
   };
+}
+
+/** So many of those that took longest are sent again, so many times. */
+const sentAgain = 100;
+const times = 3;
+/** Somebody else asks so long after the last answer. */
+const restMs = 20;
+
+function keepSlowest(slowest: { readonly ms: number }[]): void {
+  slowest.sort((a, b) => b.ms - a.ms).splice(sentAgain);
+}
+
+function thrown(address: string, shot: Shot): Promise<{ readonly status: number; readonly text: string }> {
+  return shot.method === 'RAW' ? raw(address, shot.body ?? '') : send(address, shot);
+}
+
+/** How long somebody waits again and again for a plain answer while something else goes on, ms, from the shortest. */
+async function waitsBeside(address: string, meanwhile: Promise<unknown>, rest: number): Promise<readonly number[]> {
+  let isOver = false;
+  const over = meanwhile.finally(() => {
+    isOver = true;
+  });
+  const waits: number[] = [];
+  while (!isOver) {
+    const from = performance.now();
+    await asked(`${address}/icon.svg`).then((answer) => answer.arrayBuffer());
+    waits.push(performance.now() - from);
+    await new Promise((resolve) => setTimeout(resolve, rest));
+  }
+  await over;
+  return waits.toSorted((a, b) => a - b);
 }
 
 async function idsAt(address: string): Promise<readonly string[]> {

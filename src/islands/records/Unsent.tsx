@@ -29,10 +29,10 @@ export function Unsent() {
     const send = () => void sendLeft().then((more) => more.length > 0 && setKept((before) => [...before, ...more]));
     send();
     const tries = setInterval(send, everyMs);
-    addEventListener('online', send);
+    window.addEventListener('online', send);
     return () => {
       clearInterval(tries);
-      removeEventListener('online', send);
+      window.removeEventListener('online', send);
     };
   }, [waits]);
   useEffect(() => {
@@ -45,14 +45,13 @@ export function Unsent() {
   const isDown = downSince !== undefined && now - downSince >= patienceMs;
   const waiting = left.filter(({ refused }) => refused === undefined);
   const refused = left.filter((each) => each.refused !== undefined);
-  const [isShut, setShut] = useState(false);
-  // What came to pass since is told.
-  const news = `${isDown} ${waiting.length} ${refused.length} ${kept.length}`;
-  useEffect(() => setShut(news === ''), [news]);
+  // Shut, it stays so until there is something new to tell.
+  const newsWith = (saved: number) => `${isDown} ${waiting.length} ${refused.length} ${saved}`;
+  const [shutAt, setShutAt] = useState<string>();
   if (!isDown && shownAsOf === undefined && left.length === 0 && kept.length === 0) return null;
-  if (isShut)
+  if (shutAt === newsWith(kept.length))
     return (
-      <Button look="plain" className="fixed bottom-3 left-3 z-30 bg-white print:hidden" onClick={() => setShut(false)}>
+      <Button look="plain" className="fixed bottom-3 left-3 z-30 bg-white print:hidden" onClick={() => setShutAt(undefined)}>
         <CloudOff aria-hidden className="size-5" />
         {left.length > 0 ? `${left.length} not sent yet` : isDown ? 'No connection' : 'Kept page'}
       </Button>
@@ -92,7 +91,7 @@ export function Unsent() {
         look="text"
         onClick={() => {
           setKept([]);
-          setShut(true);
+          setShutAt(newsWith(0));
         }}
       >
         Close

@@ -51,7 +51,7 @@ export function Unsent() {
   if (!isDown && shownAsOf === undefined && left.length === 0 && kept.length === 0) return null;
   if (shutAt === newsWith(kept.length))
     return (
-      <Button look="plain" className="fixed bottom-3 left-3 z-30 bg-white print:hidden" onClick={() => setShutAt(undefined)}>
+      <Button look="plain" className="fixed right-3 bottom-3 z-30 bg-white print:hidden" onClick={() => setShutAt(undefined)}>
         <CloudOff aria-hidden className="size-5" />
         {left.length > 0 ? `${left.length} not sent yet` : isDown ? 'No connection' : 'Kept page'}
       </Button>
@@ -59,7 +59,7 @@ export function Unsent() {
   return (
     <aside
       aria-label="What waits on this device"
-      className="fixed bottom-3 left-3 z-30 max-h-[60vh] max-w-[34rem] space-y-2 overflow-y-auto border-2 border-ink bg-white px-4 py-3 shadow-lg print:hidden"
+      className="fixed right-3 bottom-3 z-30 max-h-[60vh] max-w-[34rem] space-y-2 overflow-y-auto border-2 border-ink bg-white px-4 py-3 shadow-lg print:hidden"
     >
       <div role="status" className="space-y-1">
         {isDown && (

@@ -54,7 +54,7 @@ test('drawing up takes cloth away, keeps layers apart, and changes nothing of th
 });
 
 /** Hasty: tight enough to tell whether a knot stays the knot it is. */
-const hasty: Setting = { grid: { rowMm: 10, columns: 7 }, steps: 500, pull: 1, hands: usualHands };
+const hasty: Setting = { grid: { rowMm: 12, columns: 5 }, steps: 350, pull: 1, hands: usualHands };
 
 test('no short word becomes another knot while it is drawn up, in any family, however hastily', () => {
   for (const knot of [...enumerateKnots(6), ...knotsInManner('open', 5), ...knotsInManner('narrow', 5)]) {
@@ -70,29 +70,6 @@ test('a word read in a mirror, with the blade on the other side, is the same kno
   const other = new Simulation(referenceTying(mirrored));
   other.run(60);
   assert.deepEqual(other.mesh.position, after(60).mesh.position);
-});
-
-/** The first place at which a knot laid the one way and as in a mirror is not the same as in a mirror, to the bit; -1 where there is none. */
-function firstUnlike(request: TyingRequest, setting: Setting, steps: number): number {
-  const [one, other] = [new Simulation(request, setting), new Simulation({ ...request, side: -1 }, setting)];
-  for (const simulation of [one, other]) simulation.run(steps);
-  const { columns } = one.mesh;
-  return one.mesh.position.findIndex((value, i) => {
-    const [vertex, axis] = [Math.floor(i / 3), i % 3];
-    const row = Math.floor(vertex / columns);
-    const across = row * columns + (columns - 1 - (vertex - row * columns));
-    return value !== (axis === 0 ? -1 : 1) * (other.mesh.position[3 * across + axis] ?? Number.NaN);
-  });
-}
-
-test('laid as in a mirror the cloth comes out as in a mirror, bit for bit, in every family and with its dimple', () => {
-  const words = ['Lo Ri Co T', 'Li Co Ri Lo Ci Ro Li Co T', 'Li Ro Li Co D', 'N Lo Ri Co H', 'N Li Co Ri Lo Ci (Ro Li Co) T'];
-  for (const word of words) assert.equal(firstUnlike(referenceTying(parseKnot(word)), hasty, 360), -1, word);
-});
-
-test('so does every classic word, to the end, on a coarse grid', () => {
-  const coarse: Setting = { grid: { rowMm: 20, columns: 5 }, steps: 120, pull: 1, hands: usualHands };
-  for (const knot of enumerateKnots(9)) assert.equal(firstUnlike(referenceTying(knot), coarse, 120), -1, formatKnot(knot));
 });
 
 test('a knot of stiffer cloth, and one between other leaves, come out otherwise, by little', () => {

@@ -84,8 +84,12 @@ export function Unsent() {
         )}
         {kept.length > 0 && <p>Saved now: {kept.map(told).join('; ')}.</p>}
       </div>
-      {refused.map((each) => (
-        <Refused key={each.key} unsent={each} />
+      {refused.map((each, i) => (
+        <Refused
+          key={each.key}
+          unsent={each}
+          isFirst={i === 0 && !isDown && shownAsOf === undefined && waiting.length + kept.length === 0}
+        />
       ))}
       <Button
         look="text"
@@ -100,7 +104,7 @@ export function Unsent() {
   );
 }
 
-function Refused({ unsent }: { readonly unsent: HeldUnsent }) {
+function Refused({ unsent, isFirst }: { readonly unsent: HeldUnsent; readonly isFirst: boolean }) {
   const { key, page, draft, refused } = unsent;
   const [, kind, id = ''] = page.split('/');
   const open = () => {
@@ -112,7 +116,7 @@ function Refused({ unsent }: { readonly unsent: HeldUnsent }) {
     location.assign(page);
   };
   return (
-    <div role="alert" className="border-t border-line pt-2">
+    <div role="alert" className={isFirst ? '' : 'border-t border-line pt-2'}>
       <p className="text-outside">
         Not saved: {told(unsent)}. {refused}
       </p>

@@ -112,13 +112,15 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
   };
   useShortcuts(actions);
 
-  const drawn = useMemo(
-    (): DrawnFitting | undefined =>
-      chosen && { request: asSaved ? { ...asSaved.request, units } : request, plan: chosen, view: frame.view, picture, colours },
-    [chosen, asSaved, units, request, frame.view, picture, colours],
-  );
-  if (!chosen || !drawn) return <p className="p-8 text-xl">No knot can be planned for these measures.</p>;
+  if (!chosen) return <p className="p-8 text-xl">No knot can be planned for these measures.</p>;
 
+  const drawn: DrawnFitting = {
+    request: asSaved ? { ...asSaved.request, units } : request,
+    plan: chosen,
+    view: frame.view,
+    picture,
+    colours,
+  };
   const { set } = chosen.start;
   const settled: Readonly<Record<StageCode, ReactNode>> = {
     choose: titleOf(chosen),

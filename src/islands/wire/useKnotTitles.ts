@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useMemo } from 'react';
+import { useMemo } from 'react';
 import { firstOfList } from '../../contract/answerKeys.ts';
 import type { KnotPlan } from '../../core/index.ts';
 import { listQuery } from './queries.ts';
@@ -13,5 +13,5 @@ export function useStudioNames(): ReadonlyMap<string, string> {
 /** Calls a knot as the studio calls it, or else by its title. */
 export function useKnotTitle(): (knot: Pick<KnotPlan, 'moves' | 'title'>) => string {
   const called = useStudioNames();
-  return useCallback(({ moves, title }) => called.get(moves) ?? title, [called]);
+  return ({ moves, title }) => called.get(moves) ?? title;
 }

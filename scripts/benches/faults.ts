@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { throwAt } from '../faults/hostile.ts';
+import { throwAt, type Withstood } from '../faults/hostile.ts';
 import { killAtRandom } from '../faults/killing.ts';
 import { buildIfNeeded } from '../machine/build.ts';
 import { withPassingStudio } from '../machine/passingStudio.ts';
@@ -27,19 +27,35 @@ export async function benchFaults(): Promise<void> {
 async function benchHostile(): Promise<void> {
   await withPassingStudio(async ({ web }) => {
     const throwing = (count: number, seed: number) => throwAt({ address: web.address, count, seed, say: console.log });
-    // Once warm, what it holds should stay.
+    // Once warm, what it holds should stay: what the first half still adds the second must not add again.
     await throwing(requests / 10, 1);
-    const before = residentMb(web.pid);
-    const { sent, answered, wrong, othersWaitedMs, heldUp } = await throwing(requests, 2);
-    const statuses = Object.entries(answered).map(([status, times]) => `${times} × ${status}`);
+    const heldMb = [residentMb(web.pid)];
+    const halves: Withstood[] = [];
+    for (const seed of [2, 3]) {
+      halves.push(await throwing(requests / 2, seed));
+      heldMb.push(residentMb(web.pid));
+    }
+    const statuses = statusesOf(halves);
+    const wrong = halves.flatMap((half) => half.wrong);
+    const longest = Math.max(...halves.map(({ othersWaitedMs }) => othersWaitedMs.longest));
+    const medians = halves.map(({ othersWaitedMs }) => othersWaitedMs.median.toFixed(1));
+    const heldUp = halves.map((half) => half.heldUp).reduce((worse, other) => (other.ms > worse.ms ? other : worse));
     report([
-      ['hostile requests', `${sent}`, statuses.join(', ')],
+      ['hostile requests', `${requests}`, statuses.join(', ')],
       ['errors of the server’s own', `${wrong.length}`, wrong[0] ?? ''],
-      ['memory', `${residentMb(web.pid).toFixed(0)} MB`, `before ${before.toFixed(0)} MB`],
-      ['others waited', `${othersWaitedMs.longest.toFixed(0)} ms`, `at the longest; ${othersWaitedMs.median.toFixed(1)} ms in the middle`],
+      ['memory', `${heldMb.map((mb) => mb.toFixed(0)).join(', ')} MB`, 'before, after half of them, after all'],
+      ['others waited', `${longest.toFixed(0)} ms`, `at the longest; ${medians.join(' and ')} ms in the middle of either half`],
       ['the slowest alone again', `${heldUp.ms.toFixed(0)} ms`, `others waited; beside ${heldUp.by}`],
     ]);
   });
+}
+
+/** How many answers of each status there were in all. */
+function statusesOf(halves: readonly Withstood[]): string[] {
+  const answered = new Map<string, number>();
+  for (const half of halves)
+    for (const [status, times] of Object.entries(half.answered)) answered.set(status, (answered.get(status) ?? 0) + times);
+  return [...answered].map(([status, times]) => `${times} × ${status}`);
 }
 
 function residentMb(pid: number): number {

@@ -14,6 +14,8 @@ for (const key of [
   'KeyboardEvent',
   'sessionStorage',
   'localStorage',
+  'location',
+  'history',
 ] as const) {
   Object.defineProperty(globalThis, key, { value: key === 'window' ? window : window[key], configurable: true, writable: true });
 }

@@ -1,4 +1,5 @@
-import type { ReactNode } from 'react';
+import equal from 'fast-deep-equal';
+import { memo, type ReactNode } from 'react';
 import type { FabricLook } from '../../core/tie/fabricLook.ts';
 
 /** Turn of the cloth's own direction for each way a band runs, degrees. */
@@ -15,7 +16,7 @@ interface ClothDefsProps {
 const uprightTurn = 90;
 
 /** Paint of one tie's cloth: its pattern running along the strip, in each direction a band takes. */
-export function FabricDefs({ id, cloth, upright = false }: ClothDefsProps) {
+export const FabricDefs = memo(function FabricDefs({ id, cloth, upright = false }: ClothDefsProps) {
   const { size, paint } = patternTile(cloth);
   return (
     <>
@@ -35,7 +36,7 @@ export function FabricDefs({ id, cloth, upright = false }: ClothDefsProps) {
       ))}
     </>
   );
-}
+}, equal);
 
 /** Stripes run down from the wearer's left on the viewer's right. */
 function turnOf({ pattern }: FabricLook): number {

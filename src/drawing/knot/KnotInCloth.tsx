@@ -1,3 +1,5 @@
+import equal from 'fast-deep-equal';
+import { memo } from 'react';
 import type { Frame, KnotShape } from '../../core/index.ts';
 import { type KnotPicture, scaleOf } from './picture.ts';
 
@@ -12,7 +14,7 @@ interface KnotInClothProps {
 }
 
 /** The picture of a knot tied in cloth, its upper edge at 0, in millimetres of the drawing it stands in. */
-export function KnotInCloth({ picture, shape, frame }: KnotInClothProps) {
+export const KnotInCloth = memo(function KnotInCloth({ picture, shape, frame }: KnotInClothProps) {
   const { href, sheetPx, cellPx, pxPerMm, topPx } = picture;
   const [x, y, width, height] = cellPx;
   const [across, down] = scaleOf(picture, shape, frame);
@@ -30,4 +32,4 @@ export function KnotInCloth({ picture, shape, frame }: KnotInClothProps) {
       </svg>
     </g>
   );
-}
+}, equal);

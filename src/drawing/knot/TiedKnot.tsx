@@ -1,3 +1,5 @@
+import equal from 'fast-deep-equal';
+import { memo } from 'react';
 import type { Frame, KnotShape } from '../../core/index.ts';
 import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { fabricFill } from '../fabric/fabricFill.ts';
@@ -23,7 +25,7 @@ const looks: Readonly<Record<DrawnLayer['place'], { readonly run: 'down' | 'acro
 };
 
 /** The face of the knot in its cloth, layer over layer, at the core's own measures. */
-export function TiedKnot({ id, word, shape, frame, cloth, sheen }: TiedKnotProps) {
+export const TiedKnot = memo(function TiedKnot({ id, word, shape, frame, cloth, sheen }: TiedKnotProps) {
   const face = knotFace(word, shape, frame);
   // A panel runs on into the blade: nothing gathers it, and no edge ends it below.
   const isPanel = face.layers.at(-1)?.place === 'panel';
@@ -71,4 +73,4 @@ export function TiedKnot({ id, word, shape, frame, cloth, sheen }: TiedKnotProps
       />
     </g>
   );
-}
+}, equal);

@@ -1,3 +1,5 @@
+import equal from 'fast-deep-equal';
+import { memo } from 'react';
 import { curve, type Pt } from '../geometry/path.ts';
 import { type Ink, inkColour } from './ink.ts';
 import { Note } from './Note.tsx';
@@ -23,7 +25,7 @@ const placing = {
 } as const;
 
 /** A measured line with end ticks and its figure. */
-export function Dimension({ from, to, label, ink, place = 'above', size = 13, labelAt = 0.5 }: DimensionProps) {
+export const Dimension = memo(function Dimension({ from, to, label, ink, place = 'above', size = 13, labelAt = 0.5 }: DimensionProps) {
   const mmPerPx = useMmPerPx();
   const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
   const tick = 5 * mmPerPx;
@@ -49,4 +51,4 @@ export function Dimension({ from, to, label, ink, place = 'above', size = 13, la
       )}
     </g>
   );
-}
+}, equal);

@@ -1,4 +1,5 @@
-import type { ReactNode } from 'react';
+import equal from 'fast-deep-equal';
+import { memo } from 'react';
 import { type Ink, inkColour } from './ink.ts';
 import { useMmPerPx } from './Sheet.tsx';
 
@@ -10,11 +11,14 @@ interface NoteProps {
   readonly ink?: Ink;
   readonly anchor?: 'start' | 'middle' | 'end';
   readonly figure?: boolean;
-  readonly children: ReactNode;
+  /** Words behind a figure, softer and smaller. */
+  readonly behind?: string;
+  /** Words and figures only. */
+  readonly children: string | readonly (string | number)[];
 }
 
 /** Words on a drawing, at a steady size on screen, with a halo of the ground so that lines may pass behind. */
-export function Note({ x, y, size = 13, ink = 'plain', anchor = 'start', figure = false, children }: NoteProps) {
+export const Note = memo(function Note({ x, y, size = 13, ink = 'plain', anchor = 'start', figure = false, behind, children }: NoteProps) {
   const mmPerPx = useMmPerPx();
   return (
     <text
@@ -30,6 +34,11 @@ export function Note({ x, y, size = 13, ink = 'plain', anchor = 'start', figure 
       className={figure ? 'figures' : undefined}
     >
       {children}
+      {behind !== undefined && (
+        <tspan fill="var(--color-soft)" fontSize={12 * mmPerPx} dx={5 * mmPerPx} className="words">
+          {behind}
+        </tspan>
+      )}
     </text>
   );
-}
+}, equal);

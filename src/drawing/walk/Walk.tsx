@@ -97,11 +97,16 @@ function StretchMark({ stretch, units, y }: { readonly stretch: Stretch; readonl
         strokeWidth={mmPerPx}
         strokeDasharray={`${2 * mmPerPx} ${3 * mmPerPx}`}
       />
-      <Note x={(fromMm + toMm) / 2} y={lineY - 9 * mmPerPx} anchor="middle" ink="follows" size={code === 'tail' ? 17 : 14} figure>
+      <Note
+        x={(fromMm + toMm) / 2}
+        y={lineY - 9 * mmPerPx}
+        anchor="middle"
+        ink="follows"
+        size={code === 'tail' ? 17 : 14}
+        figure
+        behind={label}
+      >
         {formatFigure(roughly(toMm - fromMm, units), units)}
-        <tspan fill="var(--color-soft)" fontSize={12 * mmPerPx} dx={5 * mmPerPx} className="words">
-          {label}
-        </tspan>
       </Note>
     </g>
   );

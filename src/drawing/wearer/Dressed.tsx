@@ -1,8 +1,9 @@
-import type { ReactNode } from 'react';
+import equal from 'fast-deep-equal';
+import { memo, type ReactNode } from 'react';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import { laidOver } from '../../core/colour/rgb.ts';
 import type { PlanRequest } from '../../core/index.ts';
-import { collarLeaves } from '../collar/leaves.ts';
+import { type CollarDrawing, collarLeaves } from '../collar/leaves.ts';
 import { curve } from '../geometry/path.ts';
 import { type View, wearersLeft } from '../geometry/view.ts';
 import { type JacketDrawing, jacketFronts } from '../jacket/fronts.ts';
@@ -62,31 +63,7 @@ export function Dressed({
 
   return (
     <g clipPath={`url(#${id}-body)`}>
-      <defs>
-        <clipPath id={`${id}-body`}>
-          <rect x={-build.halfMm} y={-160} width={2 * build.halfMm} height={bottomMm + 160} />
-        </clipPath>
-        <linearGradient id={`${id}-leaf`} x1="0" x2="0" y1="0" y2="1">
-          <stop offset="0" stopColor="#16202a" stopOpacity="0.12" />
-          <stop offset="0.3" stopColor="#fff" stopOpacity="0.5" />
-          <stop offset="1" stopColor="#16202a" stopOpacity="0.04" />
-        </linearGradient>
-        <linearGradient id={`${id}-neck`}>
-          <stop offset="0" stopColor="#16202a" stopOpacity="0.24" />
-          <stop offset="0.38" stopColor="#fff" stopOpacity="0.16" />
-          <stop offset="1" stopColor="#16202a" stopOpacity="0.3" />
-        </linearGradient>
-        <linearGradient id={`${id}-under`} x1="0" x2="0" y1="0" y2="1">
-          <stop offset="0.55" stopColor="#16202a" stopOpacity="0" />
-          <stop offset="1" stopColor="#16202a" stopOpacity="0.34" />
-        </linearGradient>
-        {([1, -1] as const).map((side) => (
-          <linearGradient key={side} id={shadeOf(id, side)} x1={side === 1 ? 0 : 1} x2={side === 1 ? 1 : 0}>
-            <stop offset="0.45" stopColor={outer} />
-            <stop offset="1" stopColor={laidOver(outer, '#0b1016', 0.26)} />
-          </linearGradient>
-        ))}
-      </defs>
+      <Shades id={id} halfMm={build.halfMm} bottomMm={bottomMm} outer={outer} />
 
       <Trousers
         build={build}
@@ -108,20 +85,7 @@ export function Dressed({
 
       {children}
 
-      {collar.leaves.map((leaf, i) => (
-        <g key={i}>
-          <path d={leaf} fill={shirtColour} {...outline} strokeLinejoin="round" />
-          <path d={leaf} fill={`url(#${id}-leaf)`} />
-          <path
-            d={collar.stitching[i]}
-            fill="none"
-            stroke="var(--color-ink)"
-            strokeOpacity="0.25"
-            strokeWidth="0.6"
-            strokeDasharray="3 1.4"
-          />
-        </g>
-      ))}
+      <Leaves id={id} leaves={collar.leaves} stitching={collar.stitching} colour={shirtColour} />
 
       {fronts?.waistcoat && jacketColour && (
         <g fill={jacketColour} {...outline}>
@@ -138,6 +102,61 @@ export function Dressed({
   );
 }
 
+interface ShadesProps {
+  readonly id: string;
+  readonly halfMm: number;
+  readonly bottomMm: number;
+  /** Colour of what is worn outermost. */
+  readonly outer: string;
+}
+
+/** Where the picture is cut, and the light on leaves, neck and what is worn outermost. */
+const Shades = memo(function Shades({ id, halfMm, bottomMm, outer }: ShadesProps) {
+  return (
+    <defs>
+      <clipPath id={`${id}-body`}>
+        <rect x={-halfMm} y={-160} width={2 * halfMm} height={bottomMm + 160} />
+      </clipPath>
+      <linearGradient id={`${id}-leaf`} x1="0" x2="0" y1="0" y2="1">
+        <stop offset="0" stopColor="#16202a" stopOpacity="0.12" />
+        <stop offset="0.3" stopColor="#fff" stopOpacity="0.5" />
+        <stop offset="1" stopColor="#16202a" stopOpacity="0.04" />
+      </linearGradient>
+      <linearGradient id={`${id}-neck`}>
+        <stop offset="0" stopColor="#16202a" stopOpacity="0.24" />
+        <stop offset="0.38" stopColor="#fff" stopOpacity="0.16" />
+        <stop offset="1" stopColor="#16202a" stopOpacity="0.3" />
+      </linearGradient>
+      <linearGradient id={`${id}-under`} x1="0" x2="0" y1="0" y2="1">
+        <stop offset="0.55" stopColor="#16202a" stopOpacity="0" />
+        <stop offset="1" stopColor="#16202a" stopOpacity="0.34" />
+      </linearGradient>
+      {([1, -1] as const).map((side) => (
+        <linearGradient key={side} id={shadeOf(id, side)} x1={side === 1 ? 0 : 1} x2={side === 1 ? 1 : 0}>
+          <stop offset="0.45" stopColor={outer} />
+          <stop offset="1" stopColor={laidOver(outer, '#0b1016', 0.26)} />
+        </linearGradient>
+      ))}
+    </defs>
+  );
+});
+
+interface LeavesProps extends Pick<CollarDrawing, 'leaves' | 'stitching'> {
+  readonly id: string;
+  readonly colour: string;
+}
+
+/** The leaves of the collar, lying over what is worn in it. */
+const Leaves = memo(function Leaves({ id, leaves, stitching, colour }: LeavesProps) {
+  return leaves.map((leaf, i) => (
+    <g key={i}>
+      <path d={leaf} fill={colour} {...outline} strokeLinejoin="round" />
+      <path d={leaf} fill={`url(#${id}-leaf)`} />
+      <path d={stitching[i]} fill="none" stroke="var(--color-ink)" strokeOpacity="0.25" strokeWidth="0.6" strokeDasharray="3 1.4" />
+    </g>
+  ));
+}, equal);
+
 function shadeOf(id: string, side: 1 | -1): string {
   return `${id}-side${side === 1 ? 'r' : 'l'}`;
 }
@@ -147,7 +166,13 @@ function Outermost({ id, side, d }: { readonly id: string; readonly side: 1 | -1
   return <path d={d} fill={`url(#${shadeOf(id, side)})`} {...outline} strokeLinejoin="round" />;
 }
 
-function Jacket({ id, fronts, colour }: { readonly id: string; readonly fronts: JacketDrawing; readonly colour: string }) {
+interface JacketProps {
+  readonly id: string;
+  readonly fronts: JacketDrawing;
+  readonly colour: string;
+}
+
+const Jacket = memo(function Jacket({ id, fronts, colour }: JacketProps) {
   return (
     <g>
       {fronts.fronts.map(({ side, sleeve }) => (
@@ -166,7 +191,7 @@ function Jacket({ id, fronts, colour }: { readonly id: string; readonly fronts: 
       ))}
     </g>
   );
-}
+}, equal);
 
 /** Cloth of the jacket turned to the outside: the collar, a lapel. */
 function Turned({ d, colour }: { readonly d: string; readonly colour: string }) {

@@ -16,7 +16,7 @@ import { forgetAtHand, keptAtHand } from './kept.ts';
 import { learntOf, tieNamed, withLessons } from './lessons.ts';
 import { notOf, useSavedHere } from './savedHere.ts';
 import { useAddress } from './useAddress.ts';
-import { AtHandContext } from './useAtHand.ts';
+import { AtHandContext, type Surroundings, SurroundingsContext } from './useAtHand.ts';
 import { useQuestion } from './useQuestion.ts';
 import { type AtHand, atHandOfFitting, freshAtHand, isSameFitting } from './values.ts';
 
@@ -116,6 +116,24 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
   const taught = useMemo(() => untaught && withLessons(untaught, lessons, tie, learnt), [untaught, lessons, tie, learnt]);
   const questioned = { ...asked, ...taught };
 
+  const { studio } = wardrobe;
+  const state = preferences.readsAt ?? studio.person?.readsAt ?? usualState;
+  const surroundings = useMemo(
+    (): Surroundings => ({
+      store,
+      studio,
+      wardrobe,
+      client,
+      units,
+      setUnits,
+      frame,
+      setView: (view) => prefer({ view }),
+      state,
+      setState: (readsAt) => prefer({ readsAt }),
+    }),
+    [store, studio, wardrobe, client, units, setUnits, frame, state, prefer],
+  );
+
   if (theirs.isError) return <StartAnew message={theirs.error.message} />;
 
   function savedOf(): Fitting | undefined {
@@ -126,17 +144,8 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
   return (
     <AtHandContext
       value={{
-        store,
+        ...surroundings,
         values,
-        studio: wardrobe.studio,
-        wardrobe,
-        client,
-        units,
-        setUnits,
-        frame,
-        setView: (view) => prefer({ view }),
-        state: preferences.readsAt ?? wardrobe.studio.person?.readsAt ?? usualState,
-        setState: (readsAt) => prefer({ readsAt }),
         ...questioned,
         untaught,
         learnt,
@@ -156,9 +165,11 @@ function Standing({ first, address, opened, failed, children }: StandingProps) {
         outage: failed,
       }}
     >
-      <EntriesOf store={store} faults={questioned.faults}>
-        {questioned.question ? children : <NotReady faults={questioned.faults.map(({ message }) => message)} />}
-      </EntriesOf>
+      <SurroundingsContext value={surroundings}>
+        <EntriesOf store={store} faults={questioned.faults}>
+          {questioned.question ? children : <NotReady faults={questioned.faults.map(({ message }) => message)} />}
+        </EntriesOf>
+      </SurroundingsContext>
     </AtHandContext>
   );
 }

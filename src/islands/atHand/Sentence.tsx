@@ -1,11 +1,12 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 import { draftLabels, type PieceKind } from '../../contract/records/draftPieces.ts';
 import { type AimCode, aimCodes, aims } from '../../core/plan/aims.ts';
 import { noRecord, RecordChooser } from '../records/RecordChooser.tsx';
 import { Chooser } from '../ui/Chooser.tsx';
 import type { ChoiceGroup } from '../ui/choices.ts';
+import { useEntryPart } from '../ui/entryStore.ts';
 import { type PieceCode, pieces } from './pieces.ts';
-import { useAtHand } from './useAtHand.ts';
+import { useSurroundings } from './useAtHand.ts';
 import { useDraftPiece } from './useDraftPiece.ts';
 import { useTakeClient } from './useTakeClient.ts';
 import { type AtHand, withAim, withJacket, withOutfit, withShirt, withTie } from './values.ts';
@@ -23,8 +24,15 @@ const noJacket = 'none';
 const draftKey = 'draft ';
 
 /** Who wears what, as a sentence whose words can be exchanged. */
-export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
-  const { store, values, wardrobe, client } = useAtHand();
+export const Sentence = memo(function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
+  const { store, wardrobe, client } = useSurroundings();
+  const wearer = useEntryPart(store, 'client');
+  const outfit = useEntryPart(store, 'outfit');
+  const shirt = useEntryPart(store, 'shirt');
+  const jacket = useEntryPart(store, 'jacket');
+  const tie = useEntryPart(store, 'tie');
+  const aim = useEntryPart(store, 'aim');
+  const told = useEntryPart(store, 'told');
   const clients = useTakeClient();
   const [adding, setAdding] = useState(false);
   const draft = useDraftPiece();
@@ -37,7 +45,7 @@ export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
     onTurnTo?.(piece);
   };
   const { outfits, shirts, jackets, ties } = wardrobe;
-  const ofWhom = { id: values.client.id, name: values.client.label };
+  const ofWhom = { id: wearer.id, name: wearer.label };
   const drafts = (kind: PieceKind): ChoiceGroup => ({
     title: 'New, not measured yet',
     choices: draftLabels(kind).map((label) => ({ key: draftKey + label, label })),
@@ -61,8 +69,8 @@ export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
         <RecordChooser
           kind="clients"
           label="Client"
-          value={values.client.id}
-          placeholder={values.client.label}
+          value={wearer.id}
+          placeholder={wearer.label}
           none="New client…"
           onChoose={takeClient}
         />
@@ -81,7 +89,7 @@ export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
             <span className="shrink-0 text-soft">for</span>
             <Chooser
               label="Outfit"
-              value={values.outfit?.id ?? null}
+              value={outfit?.id ?? null}
               placeholder="no outfit"
               groups={[{ title: `${client.name}’s outfits`, choices: outfits.map(({ id, label }) => ({ key: id, label })) }]}
               onChoose={(key) => {
@@ -94,8 +102,8 @@ export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
         <span className="shrink-0 text-soft">in</span>
         <Chooser
           label="Shirt"
-          value={values.shirt.id}
-          placeholder={values.shirt.label}
+          value={shirt.id}
+          placeholder={shirt.label}
           groups={[...byOwner(shirts, ofWhom, ({ colour }) => (colour ? [colour] : [])), drafts('shirts')]}
           onChoose={(key) =>
             takePiece('shirts', key, () => {
@@ -104,12 +112,12 @@ export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
             })
           }
         />
-        {values.shirt.draft && <DraftMark />}
+        {shirt.draft && <DraftMark />}
         <span className="shrink-0 text-soft">and</span>
         <Chooser
           label="Jacket"
-          value={values.jacket ? values.jacket.id : noJacket}
-          placeholder={values.jacket?.label ?? 'no jacket'}
+          value={jacket ? jacket.id : noJacket}
+          placeholder={jacket?.label ?? 'no jacket'}
           groups={[
             ...byOwner(jackets, ofWhom, ({ colour }) => (colour ? [colour] : [])),
             { title: 'Or', choices: [{ key: noJacket, label: 'no jacket' }] },
@@ -122,14 +130,14 @@ export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
             })
           }
         />
-        {values.jacket?.draft && <DraftMark />}
+        {jacket?.draft && <DraftMark />}
         {words.includes('tie') && (
           <>
             <span className="shrink-0 text-soft">with</span>
             <Chooser
               label="Tie"
-              value={values.tie.id}
-              placeholder={values.tie.label}
+              value={tie.id}
+              placeholder={tie.label}
               groups={[...byOwner(ties, ofWhom, ({ colours }) => colours), drafts('ties')]}
               onChoose={(key) =>
                 takePiece('ties', key, () => {
@@ -138,13 +146,13 @@ export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
                 })
               }
             />
-            {values.tie.draft && <DraftMark />}
+            {tie.draft && <DraftMark />}
           </>
         )}
         <span className="shrink-0 text-soft">aiming for</span>
         <Chooser
           label="Aim"
-          value={values.aim === 'own' ? null : values.aim}
+          value={aim === 'own' ? null : aim}
           placeholder="another place"
           groups={[{ title: 'The blade tip should end at', choices: aimCodes.map((code) => ({ key: code, label: aims[code].label })) }]}
           onChoose={(key) => take('aim', (now) => withAim(now, key as AimCode))}
@@ -155,11 +163,11 @@ export function Sentence({ onTurnTo, words = pieces }: SentenceProps) {
           ? 'Not added yet: the studio’s records can’t be reached. Still trying.'
           : draft.state === 'refused'
             ? 'Not added to the records; it stands at hand all the same.'
-            : values.told}
+            : told}
       </p>
     </>
   );
-}
+});
 
 /** Beside a piece whose measures are those such pieces usually have. */
 function DraftMark() {

@@ -16,10 +16,9 @@ export interface Untaught {
   readonly request: PlanRequest;
 }
 
-/** Who stands at hand, in what, how it is read, and what is asked of the plan. */
-export interface StandsAtHand {
+/** What stays as it is while a measure is moved: a view that reads no more is not drawn anew with every millimetre. */
+export interface Surroundings {
   readonly store: EntryStore<AtHand>;
-  readonly values: AtHand;
   readonly studio: StudioSeen;
   readonly wardrobe: Wardrobe;
   /** `null` for a walk-in, and while the wardrobe of another client is still on its way. */
@@ -32,6 +31,11 @@ export interface StandsAtHand {
   /** How the tie lies while a start is read; every start is told so. */
   readonly state: StateCode;
   readonly setState: (state: StateCode) => void;
+}
+
+/** Who stands at hand, in what, how it is read, and what is asked of the plan. */
+export interface StandsAtHand extends Surroundings {
+  readonly values: AtHand;
   /** The latest question that could be asked, and the same complete; the last good one while a measure is at fault. */
   readonly question: PlanQuestion | undefined;
   readonly request: PlanRequest | undefined;
@@ -64,6 +68,13 @@ export interface StandsAtHand {
 }
 
 export const AtHandContext = createContext<StandsAtHand | undefined>(undefined);
+export const SurroundingsContext = createContext<Surroundings | undefined>(undefined);
+
+export function useSurroundings(): Surroundings {
+  const surroundings = useContext(SurroundingsContext);
+  if (!surroundings) throw new Error('Nothing stands at hand here.');
+  return surroundings;
+}
 
 /** What stands at hand: the one place all views of it read from. */
 export function useAtHand(): StandsAtHand {

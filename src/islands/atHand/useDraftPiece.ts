@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { draftPiece, type PieceKind } from '../../contract/records/draftPieces.ts';
 import { keepRecord } from '../wire/queries.ts';
-import { useAtHand } from './useAtHand.ts';
+import { useSurroundings } from './useAtHand.ts';
 import { type AtHand, withJacket, withShirt, withTie } from './values.ts';
 
 const putOn: { readonly [K in PieceKind]: (now: AtHand, label: string, clientId: string | null, id: string) => AtHand } = {
@@ -18,7 +18,7 @@ export function useDraftPiece(): {
   readonly take: (kind: PieceKind, label: string) => void;
   readonly state: 'resting' | 'waiting' | 'refused';
 } {
-  const { store, values, units } = useAtHand();
+  const { store, units } = useSurroundings();
   const queries = useQueryClient();
   const adding = useMutation({
     mutationFn: ({ kind, label, clientId, id }: { kind: PieceKind; label: string; clientId: string; id: string }) =>
@@ -27,7 +27,7 @@ export function useDraftPiece(): {
       Promise.all([queries.invalidateQueries({ queryKey: ['wardrobe'] }), queries.invalidateQueries({ queryKey: [kind] })]),
   });
   const take = (kind: PieceKind, label: string) => {
-    const clientId = values.client.id;
+    const clientId = store.get().client.id;
     const id = clientId === null ? '' : crypto.randomUUID();
     store.change((now) => putOn[kind](now, label, clientId, id));
     if (clientId !== null) adding.mutate({ kind, label, clientId, id });

@@ -12,6 +12,9 @@ export interface Questioned {
   readonly faults: readonly Fault[];
 }
 
+/** One and the same, so that no field is drawn anew where nothing is wrong. */
+const noFaults: readonly Fault[] = [];
+
 /**
  * The question of what stands in the fields. While a field is at fault the last good one stands;
  * `fallback` gives one where there was none yet. What is wrong is worded by the server's own checks,
@@ -41,5 +44,5 @@ export function useQuestion(entries: QuestionEntries, units: LengthUnit, fallbac
   const question = sound ?? lastGood;
   const request = useMemo(() => question && completeRequest(question), [question]);
   // The words of the fault before stand until those of the next are there.
-  return { question, request, stale: !sound, faults: sound ? [] : (worded?.faults ?? []) };
+  return { question, request, stale: !sound, faults: sound ? noFaults : (worded?.faults ?? noFaults) };
 }

@@ -1,12 +1,12 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { wardrobeQuery } from '../wire/queries.ts';
-import { useAtHand } from './useAtHand.ts';
+import { useSurroundings } from './useAtHand.ts';
 import { withClient } from './values.ts';
 
 /** Takes another client to the fitting, with what is theirs; what is held stays. */
 export function useTakeClient() {
-  const { store } = useAtHand();
+  const { store } = useSurroundings();
   const queries = useQueryClient();
   const asked = useRef<string>(undefined);
   const [fetching, setFetching] = useState<string>();

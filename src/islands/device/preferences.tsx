@@ -1,4 +1,4 @@
-import { createContext, type ReactNode, useContext, useMemo, useState } from 'react';
+import { createContext, type ReactNode, useCallback, useContext, useMemo, useState } from 'react';
 import { type Preferences, preferencesCookie, preferencesText, usualPreferences } from '../../contract/preferences.ts';
 import type { LengthUnit } from '../../core/units/length.ts';
 import { keepCookie } from './cookies.ts';
@@ -41,5 +41,6 @@ export const unitChoices: readonly { readonly key: LengthUnit; readonly label: s
 /** The unit this device reads; the studio's until another was chosen on it. */
 export function useUnits(studio: LengthUnit): [units: LengthUnit, setUnits: (unit: LengthUnit) => void] {
   const { preferences, prefer } = usePreferences();
-  return [preferences.units ?? studio, (units) => prefer({ units })];
+  const set = useCallback((units: LengthUnit) => prefer({ units }), [prefer]);
+  return [preferences.units ?? studio, set];
 }

@@ -1,5 +1,4 @@
-import { Keyboard, Printer, Redo2, Search, Undo2 } from 'lucide-react';
-import { lazy, type ReactNode, Suspense, useMemo, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useCallback, useMemo, useState } from 'react';
 import { type KnotPlan, plan as planFor } from '../../core/index.ts';
 import { setIn, states } from '../../core/start/reading.ts';
 import { formatLength, roughly } from '../../core/units/length.ts';
@@ -7,22 +6,19 @@ import { viewLabels } from '../../drawing/geometry/view.ts';
 import { type PieceCode, pieces } from '../atHand/pieces.ts';
 import { Sentence } from '../atHand/Sentence.tsx';
 import { useAsked } from '../atHand/useAtHand.ts';
-import { WhoIsDressing } from '../atHand/WhoIsDressing.tsx';
-import { unitChoices, usePreferences } from '../device/preferences.tsx';
+import { usePreferences } from '../device/preferences.tsx';
 import { type ShortcutActions, useShortcuts } from '../device/shortcuts.ts';
 import { drawnColours } from '../seen/dressed.ts';
 import { useKnotInCloth } from '../seen/useKnotPictures.ts';
 import { useSteps } from '../ui/entryStore.ts';
 import { Loading } from '../ui/Loading.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
-import { Places } from '../ui/Places.tsx';
-import { Switch } from '../ui/Switch.tsx';
-import { Tool } from '../ui/Tool.tsx';
 import { useAlive } from '../ui/useAlive.ts';
 import { usePrinting } from '../ui/usePrinting.ts';
 import { useKnotTitle } from '../wire/useKnotTitles.ts';
 import { ChooseStage } from './choose/ChooseStage.tsx';
 import type { DrawnFitting } from './FittingDrawn.tsx';
+import { FittingHeader } from './FittingHeader.tsx';
 import { SaveLine } from './SaveLine.tsx';
 import { StagePath } from './StagePath.tsx';
 import { PrintedCard } from './set/PrintedCard.tsx';
@@ -80,7 +76,9 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
   const picture = useKnotInCloth(chosen?.moves, colours.cloth);
   const hindrance = opened && untouched ? 'This fitting is saved.' : hindranceOf(chosen, stale, faults.length);
 
-  const choose = (moves: string | null) => store.set('knot', moves);
+  const choose = useCallback((moves: string | null) => store.set('knot', moves), [store]);
+  const openCommands = useCallback(() => setCommanding(true), []);
+  const openKeys = useCallback(() => setKeysOpen(true), []);
   const step = (by: number) => {
     const at = knots.findIndex(({ moves }) => moves === chosenNow?.moves);
     const next = knots[at + by];
@@ -105,8 +103,8 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
     units: () => setUnits(units === 'cm' ? 'in' : 'cm'),
     light: () => prefer({ light: preferences.light === 'dark' ? 'day' : 'dark' }),
     figures: () => prefer({ figures: preferences.figures === 'big' ? 'usual' : 'big' }),
-    command: () => setCommanding(true),
-    help: () => setKeysOpen(true),
+    command: openCommands,
+    help: openKeys,
     ...Object.fromEntries(stages.map((each) => [each === 'tie' ? 'tieIt' : each, () => go(each)])),
     ...Object.fromEntries(pieces.map((each) => [each, () => turnTo(each)])),
   };
@@ -133,39 +131,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
   return (
     <>
       <div className="flex min-h-screen flex-col lg:h-screen print:hidden">
-        <header className="flex flex-wrap items-center justify-between gap-x-4 px-5 pt-0.5 lg:flex-nowrap lg:gap-x-2">
-          <h1 className="sr-only">Fitting: {values.client.label}</h1>
-          <p className="flex items-baseline gap-3">
-            <a href="/" className="text-xl font-semibold tracking-tight">
-              Ropewalk
-            </a>
-            <span className="text-soft max-2xl:hidden">{studio.name}</span>
-          </p>
-          <nav aria-label="Views">
-            <Places here="/" />
-          </nav>
-          <div className="flex items-center gap-x-2 max-sm:flex-wrap lg:max-xl:gap-x-1">
-            <WhoIsDressing />
-            <Switch label="Units" value={units} choices={unitChoices} onChange={setUnits} />
-            <span className="flex">
-              <Tool label="Undo (Ctrl + Z)" onPress={undo}>
-                <Undo2 aria-hidden className="size-5" />
-              </Tool>
-              <Tool label="Redo (Ctrl + Shift + Z)" onPress={redo}>
-                <Redo2 aria-hidden className="size-5" />
-              </Tool>
-              <Tool label="Print a card" onPress={() => print()}>
-                <Printer aria-hidden className="size-5" />
-              </Tool>
-              <Tool label="Any command (Ctrl + K)" onPress={() => setCommanding(true)}>
-                <Search aria-hidden className="size-5" />
-              </Tool>
-              <Tool label="Keys and screen (?)" onPress={() => setKeysOpen(true)}>
-                <Keyboard aria-hidden className="size-5" />
-              </Tool>
-            </span>
-          </div>
-        </header>
+        <FittingHeader onCommand={openCommands} onKeys={openKeys} />
         {outage && <OutageNotice what="What you see is what was read last." />}
         {opened && alive && (
           <Suspense>

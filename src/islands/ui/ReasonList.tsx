@@ -1,8 +1,10 @@
+import equal from 'fast-deep-equal';
 import { Check, Minus, X } from 'lucide-react';
+import { memo } from 'react';
 import type { Reason } from '../../core/index.ts';
 
 /** What speaks for and against, each with its mark. */
-export function ReasonList({ reasons }: { readonly reasons: readonly Reason[] }) {
+export const ReasonList = memo(function ReasonList({ reasons }: { readonly reasons: readonly Reason[] }) {
   return (
     <ul className="space-y-1 pt-1 pb-2 text-[0.95rem] leading-snug">
       {reasons.map(({ code, verdict, text }) => (
@@ -13,7 +15,7 @@ export function ReasonList({ reasons }: { readonly reasons: readonly Reason[] })
       ))}
     </ul>
   );
-}
+}, equal);
 
 const marks = {
   good: { Icon: Check, label: 'in favour', className: 'text-follows' },

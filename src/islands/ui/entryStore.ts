@@ -73,6 +73,11 @@ export function useEntries<T extends object>({ store }: EntryStore<T>): T {
   return useStore(store, ({ entries }) => entries);
 }
 
+/** One part of it: whoever reads no more is drawn anew only when that part changes. */
+export function useEntryPart<T extends object, K extends keyof T>({ store }: EntryStore<T>, part: K): T[K] {
+  return useStore(store, ({ entries }) => entries[part]);
+}
+
 /** One field of it, by its path. */
 export function useEntryAt<V>({ store }: EntryStore<object>, path: string): V {
   return useStore(store, ({ entries }) => valueAt(entries, path) as V);

@@ -1,5 +1,6 @@
-import { type ReactNode, useMemo, useState } from 'react';
-import type { Frame, KnotPlan, PlanRequest } from '../../../core/index.ts';
+import equal from 'fast-deep-equal';
+import { memo, useMemo, useState } from 'react';
+import type { Frame, KnotPlan, KnotShape, PlanRequest } from '../../../core/index.ts';
 import { mannerCodes, manners } from '../../../core/knot/manners.ts';
 import { chanceInWords } from '../../../core/plan/chance.ts';
 import { dressing } from '../../../core/plan/habits.ts';
@@ -80,7 +81,9 @@ export function KnotRanking({ knots, chosen, units, colour, onChoose }: KnotRank
   );
 }
 
-interface LineProps {
+interface FamilyProps {
+  readonly family: RankedFamily;
+  readonly place: number;
   readonly units: LengthUnit;
   readonly colour: string;
   readonly pictureOf: (code: string) => KnotPicture | undefined;
@@ -92,40 +95,65 @@ interface LineProps {
 }
 
 /** One name with its best path; the others stand behind it until they are asked for. */
-function Family({ family: { first, variants }, place, ...line }: LineProps & { readonly family: RankedFamily; readonly place: number }) {
+function Family({ family: { first, variants }, place, units, pictureOf, titleOf, state, chosen, ...line }: FamilyProps) {
   const [asked, setAsked] = useState(false);
-  const chosenVariant = variants.find(({ moves }) => moves === line.chosen);
+  const chosenVariant = variants.find(({ moves }) => moves === chosen);
   const shown = asked ? variants : chosenVariant ? [chosenVariant] : [];
+  const told = ({ moves, rank, code, shape, collar, feasible, start, tip, ...knot }: KnotPlan): ToldKnot => ({
+    moves,
+    rank,
+    shape,
+    title: titleOf({ moves, ...knot }),
+    picture: pictureOf(code),
+    fill: collar.fill,
+    start: feasible ? formatFigure(roughly(setIn(start, state), units), units) : undefined,
+    chance: chanceInWords(tip.inBandProbability),
+    isChosen: moves === chosen,
+  });
+  const behind = variants.length > 0 && { others: variants.length, isOpen: asked, onOpen: setAsked };
   return (
     <>
-      <KnotLine knot={first} place={place} {...line}>
-        {variants.length > 0 && (
-          <Button look="text" className="min-h-6 text-note" aria-expanded={asked} onClick={() => setAsked(!asked)}>
-            {asked ? 'hide' : `${variants.length} more`}
-            <span className="sr-only"> ways to tie it</span>
-          </Button>
-        )}
-      </KnotLine>
+      <KnotLine {...told(first)} {...line} place={place} {...behind} />
       {shown.map((knot) => (
-        <KnotLine key={knot.moves} knot={knot} {...line} />
+        <KnotLine key={knot.moves} {...told(knot)} {...line} />
       ))}
     </>
   );
 }
 
-interface KnotLineProps extends LineProps {
-  readonly knot: KnotPlan;
-  /** Among the names of the list; variants have none of their own. */
-  readonly place?: number;
-  readonly children?: ReactNode;
+/** What a line tells of a knot. */
+interface ToldKnot {
+  readonly moves: string;
+  readonly rank: number;
+  readonly title: string;
+  readonly shape: KnotShape;
+  readonly picture: KnotPicture | undefined;
+  readonly fill: number;
+  /** Nothing where it won’t work. */
+  readonly start: string | undefined;
+  readonly chance: string;
+  readonly isChosen: boolean;
 }
 
-function KnotLine({ knot, place, units, colour, pictureOf, titleOf, frame, state, chosen, onChoose, children }: KnotLineProps) {
-  const title = titleOf(knot);
+interface KnotLineProps extends ToldKnot {
+  readonly frame: Frame;
+  readonly colour: string;
+  readonly onChoose: (moves: string) => void;
+  /** Among the names of the list; variants have none of their own. */
+  readonly place?: number;
+  /** How many other ways of the same name stand behind it. */
+  readonly others?: number;
+  readonly isOpen?: boolean;
+  readonly onOpen?: (isOpen: boolean) => void;
+}
+
+/** Drawn anew only where it tells something else: with most millimetres of a measure few lines do. */
+const KnotLine = memo(function KnotLine({ moves, rank, title, start, chance, isChosen, onChoose, place, ...line }: KnotLineProps) {
+  const { shape, picture, frame, colour, fill, others, isOpen = false, onOpen } = line;
   return (
     <div
-      data-knot={knot.moves}
-      data-rank={knot.rank}
+      data-knot={moves}
+      data-rank={rank}
       className="relative flex items-center border-b border-faint pr-2 contain-content outline-offset-[-3px] hover:bg-white/60 has-checked:bg-white has-focus-visible:outline-3 has-focus-visible:outline-set"
     >
       <label className="grid min-h-12 min-w-0 grow cursor-pointer grid-cols-[1.4rem_2.6rem_minmax(0,1fr)_auto] items-center gap-x-2">
@@ -134,27 +162,34 @@ function KnotLine({ knot, place, units, colour, pictureOf, titleOf, frame, state
           name="knot"
           className="sr-only"
           aria-label={title}
-          checked={knot.moves === chosen}
-          onChange={() => onChoose(knot.moves)}
+          checked={isChosen}
+          onChange={() => onChoose(moves)}
           // The best match may be pressed to keep it, whatever is best later.
-          onClick={() => onChoose(knot.moves)}
+          onClick={() => onChoose(moves)}
         />
         <span className="figures text-right text-soft">{place}</span>
-        <KnotSilhouette word={knot.moves} shape={knot.shape} frame={frame} colour={colour} picture={pictureOf(knot.code)} />
+        <KnotSilhouette word={moves} shape={shape} frame={frame} colour={colour} picture={picture} />
         <span className="min-w-0 leading-tight">
           <span className="block text-lg leading-5 font-medium">{title}</span>
-          <CollarShare fill={knot.collar.fill} />
+          <CollarShare fill={fill} />
         </span>
-        {knot.feasible ? (
-          <span className="text-right leading-tight">
-            <span className="figures block text-xl text-follows">{formatFigure(roughly(setIn(knot.start, state), units), units)}</span>
-            <span className="block text-note whitespace-nowrap text-soft">{chanceInWords(knot.tip.inBandProbability)}</span>
-          </span>
-        ) : (
+        {start === undefined ? (
           <span className="text-note text-outside">won’t work</span>
+        ) : (
+          <span className="text-right leading-tight">
+            <span className="figures block text-xl text-follows">{start}</span>
+            <span className="block text-note whitespace-nowrap text-soft">{chance}</span>
+          </span>
         )}
       </label>
-      {children && <div className="absolute right-20 bottom-0">{children}</div>}
+      {others !== undefined && (
+        <div className="absolute right-20 bottom-0">
+          <Button look="text" className="min-h-6 text-note" aria-expanded={isOpen} onClick={() => onOpen?.(!isOpen)}>
+            {isOpen ? 'hide' : `${others} more`}
+            <span className="sr-only"> ways to tie it</span>
+          </Button>
+        </div>
+      )}
     </div>
   );
-}
+}, equal);

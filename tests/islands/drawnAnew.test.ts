@@ -1,0 +1,96 @@
+import '../support/dom.ts';
+import assert from 'node:assert/strict';
+import { afterEach, test } from 'node:test';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { act, cleanup, render } from '@testing-library/react';
+import { createElement, Profiler, type ReactNode } from 'react';
+import { usualPreferences } from '../../src/contract/preferences.ts';
+import { plan } from '../../src/core/index.ts';
+import { AtHandProvider } from '../../src/islands/atHand/AtHandProvider.tsx';
+import { Sentence } from '../../src/islands/atHand/Sentence.tsx';
+import { useAsked } from '../../src/islands/atHand/useAtHand.ts';
+import type { AtHand } from '../../src/islands/atHand/values.ts';
+import { withAim } from '../../src/islands/atHand/values.ts';
+import { PreferencesProvider } from '../../src/islands/device/preferences.tsx';
+import { KnotRanking } from '../../src/islands/fitting/choose/KnotRanking.tsx';
+import { FittingHeader } from '../../src/islands/fitting/FittingHeader.tsx';
+import type { EntryStore } from '../../src/islands/ui/entryStore.ts';
+import { createQueryClient, wardrobeQuery } from '../../src/islands/wire/queries.ts';
+import { emptyWardrobe } from '../support/wardrobe.ts';
+
+afterEach(() => {
+  cleanup();
+  sessionStorage.clear();
+});
+
+const nothing = () => undefined;
+
+function StoreOf({ onStore }: { readonly onStore: (store: EntryStore<AtHand>) => void }) {
+  onStore(useAsked().store);
+  return null;
+}
+
+/** Draws a view where a fitting stands, and counts how often any of it is drawn. */
+function watched(children: ReactNode) {
+  const queries = createQueryClient();
+  queries.setDefaultOptions({ queries: { enabled: false, gcTime: Number.POSITIVE_INFINITY } });
+  queries.setQueryData(wardrobeQuery(null).queryKey, emptyWardrobe);
+  let store: EntryStore<AtHand> | undefined;
+  let drawn = 0;
+  const onStore = (stands: EntryStore<AtHand>) => {
+    store = stands;
+  };
+  const view = createElement(Profiler, { id: 'view', onRender: () => drawn++ }, children);
+  const fitting = { children: [createElement(StoreOf, { key: 'store', onStore }), createElement('div', { key: 'view' }, view)] };
+  const device = { initial: usualPreferences, children: createElement(AtHandProvider, fitting) };
+  const { container } = render(createElement(QueryClientProvider, { client: queries }, createElement(PreferencesProvider, device)));
+  return {
+    container,
+    /** How often it was drawn for one change. */
+    after: (change: (entries: EntryStore<AtHand>) => void): number => {
+      assert.ok(store);
+      const entries = store;
+      const before = drawn;
+      act(() => change(entries));
+      return drawn - before;
+    },
+  };
+}
+
+const beltTo = (mm: number) => (entries: EntryStore<AtHand>) => entries.set('question.client.frontDropMm', mm);
+
+test('who wears what is not drawn anew while a measure is moved, and is once it reads otherwise', () => {
+  const { after, container } = watched(createElement(Sentence));
+  after(beltTo(440));
+  assert.equal(after(beltTo(450)), 0);
+  assert.equal(after(beltTo(460)), 0);
+  assert.ok(after((entries) => entries.change((now) => withAim(now, 'belt-top'))) > 0);
+  assert.match(container.textContent ?? '', /Aim:/);
+});
+
+test('the tools are drawn anew when there is something to undo for the first time, not with every millimetre', () => {
+  const { after, container } = watched(createElement(FittingHeader, { onCommand: nothing, onKeys: nothing }));
+  const undo = () => container.querySelector<HTMLButtonElement>('[aria-label^="Undo"]');
+  assert.equal(undo()?.disabled, true);
+  assert.equal(after(beltTo(440)), 1);
+  assert.equal(undo()?.disabled, false);
+  assert.equal(after(beltTo(450)), 0);
+});
+
+function Ranking() {
+  const { question, units } = useAsked();
+  const { knots } = plan(question);
+  const [chosen] = knots;
+  return chosen && createElement(KnotRanking, { knots, chosen, units, colour: '#336699', onChoose: nothing });
+}
+
+test('every line of the ranking tells what the plan says now', () => {
+  const { after, container } = watched(createElement(Ranking));
+  const lines = () => [...container.querySelectorAll('[data-knot]')].map((line) => line.textContent);
+  after(beltTo(440));
+  const before = lines();
+  after(beltTo(500));
+  assert.notDeepEqual(lines(), before);
+  after(beltTo(440));
+  assert.deepEqual(lines(), before);
+});

@@ -1,6 +1,7 @@
 import { Leaves } from '../cloth/forces/leaves.ts';
 import type { SeenCloth } from '../cloth/mesh/compact.ts';
 import { frontEdges, frontOf } from './front.ts';
+import { darkenHollows } from './hollows.ts';
 import { type Canvas, emptyCanvas, type PictureRequest, paintStrand } from './picture.ts';
 
 /**
@@ -16,6 +17,7 @@ export function paintAlone(cloth: SeenCloth, bladeMm: number, request: PictureRe
   paintStrand(canvas, active, columns, request, (row) => !isFront(row));
   wipe(canvas, leavesAt(cloth), frontEdges(cloth).bottom - bladeMm, request);
   paintStrand(canvas, active, columns, request, isFront);
+  darkenHollows(canvas, request);
   return canvas.pixels;
 }
 

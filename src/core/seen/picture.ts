@@ -1,5 +1,6 @@
 import type { SeenCloth, SeenStrand } from '../cloth/mesh/compact.ts';
 import { unit } from '../numeric/vector.ts';
+import { darkenHollows } from './hollows.ts';
 import { coverFace, type Depth, emptyDepth } from './raster.ts';
 import { type Surface, smoothSurface } from './surface.ts';
 import type { Weave } from './weave.ts';
@@ -48,6 +49,7 @@ export function emptyCanvas({ widthPx, heightPx }: PictureRequest): Canvas {
 export function paintCloth(cloth: SeenCloth, request: PictureRequest): Uint8ClampedArray {
   const canvas = emptyCanvas(request);
   for (const strand of [cloth.standing, cloth.active]) paintStrand(canvas, strand, cloth.columns, request, () => true);
+  darkenHollows(canvas, request);
   return canvas.pixels;
 }
 

@@ -1,3 +1,4 @@
+import { plainJson } from '../plainJson.ts';
 import { kindCodes } from '../records/kindWords.ts';
 import type { StudioRecord } from '../records/records.ts';
 
@@ -139,7 +140,7 @@ function sound() {
 
 function parsed(text: string): unknown {
   try {
-    return JSON.parse(text) as unknown;
+    return plainJson(text);
   } catch {
     throw new Error(cutOff);
   }

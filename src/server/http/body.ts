@@ -1,3 +1,4 @@
+import { plainJson } from '../../contract/plainJson.ts';
 import { Problem } from './problem.ts';
 import { spooled, tooLarge } from './spool.ts';
 
@@ -84,7 +85,7 @@ function inJson(type: string | null | undefined, bytes: Uint8Array): unknown {
   const text = inUtf8(bytes);
   if (text.trim() === '') throw new Problem(400, 'empty-body', 'The request is empty.');
   try {
-    return JSON.parse(text) as unknown;
+    return plainJson(text);
   } catch {
     throw new Problem(400, 'bad-json', 'The request is not complete JSON: it may have been cut off.');
   }

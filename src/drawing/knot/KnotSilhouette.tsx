@@ -24,10 +24,21 @@ export function KnotSilhouette(props: KnotMarkProps) {
   );
 }
 
-/** Half a millimetre is a third of a pixel in a list: less is not drawn anew. */
-function asMark({ topMm, heightMm }: KnotShape): Pick<KnotShape, 'topMm' | 'heightMm'> {
+/** A shape as a mark shows it: half a millimetre is a third of a pixel in a list, and less is not drawn anew. */
+export function asMark(shape: KnotShape): KnotShape {
   const rounded = (mm: number) => Math.round(2 * mm) / 2;
-  return { topMm: rounded(topMm), heightMm: rounded(heightMm) };
+  return {
+    topMm: rounded(shape.topMm),
+    middleMm: rounded(shape.middleMm),
+    bottomMm: rounded(shape.bottomMm),
+    heightMm: rounded(shape.heightMm),
+    depthMm: rounded(shape.depthMm),
+    leftFlankMm: rounded(shape.leftFlankMm),
+    rightFlankMm: rounded(shape.rightFlankMm),
+    lean: Math.round(50 * shape.lean) / 50,
+    tiltDeg: Math.round(shape.tiltDeg),
+    overhangDeg: Math.round(shape.overhangDeg),
+  };
 }
 
 interface EdgedProps extends KnotMarkProps {
@@ -38,8 +49,9 @@ interface EdgedProps extends KnotMarkProps {
 
 /** The knot in one colour, as wide at the top as it comes out: tied in cloth, or its outline with each layer hiding those before it. */
 export function KnotMark({ word, shape, frame, colour, picture, edge, edgeWidth }: EdgedProps) {
-  if (picture) return <KnotInCloth picture={picture} shape={asMark(shape)} frame={frame} />;
-  const face = knotFace(word, shape, frame);
+  const mark = asMark(shape);
+  if (picture) return <KnotInCloth picture={picture} shape={mark} frame={frame} />;
+  const face = knotFace(word, mark, frame);
   const top = face.layers.findLast(({ place }) => place === 'band' || place === 'panel');
   return (
     <>

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { KnotShape, Tie } from '../../core/index.ts';
 import { fabricFill } from '../fabric/fabricFill.ts';
 import { curve, polygon } from '../geometry/path.ts';
@@ -16,6 +17,28 @@ interface HangingBladeProps {
   readonly unbroken: boolean;
 }
 
+/** The shade of the knot on the blade. */
+const underKnot = [
+  <stop key="knot" offset="0" stopColor="#000" stopOpacity="0.55" />,
+  <stop key="below" offset="0.4" stopColor="#000" stopOpacity="0.14" />,
+  <stop key="end" offset="1" stopColor="#000" stopOpacity="0" />,
+];
+
+/** The light across a blade that is round. */
+const BladeLight = memo(function BladeLight({ id, sheen }: { readonly id: string; readonly sheen: number }) {
+  return (
+    <defs>
+      <linearGradient id={`${id}-blade-round`} x1="0" x2="1" y1="0" y2="0">
+        <stop offset="0" stopColor="#000" stopOpacity="0.34" />
+        <stop offset="0.25" stopColor="#fff" stopOpacity={0.04 + 0.16 * sheen} />
+        <stop offset="0.5" stopColor="#000" stopOpacity="0.05" />
+        <stop offset="0.75" stopColor="#fff" stopOpacity={0.03 + 0.12 * sheen} />
+        <stop offset="1" stopColor="#000" stopOpacity="0.34" />
+      </linearGradient>
+    </defs>
+  );
+});
+
 /** The blade below the knot, with its dimple. */
 export function HangingBlade({ id, tie, shape, foot, tipMm, sheen, dimple, unbroken }: HangingBladeProps) {
   const { heightMm: top } = shape;
@@ -25,18 +48,10 @@ export function HangingBlade({ id, tie, shape, foot, tipMm, sheen, dimple, unbro
   const slantDeg = (-180 / Math.PI) * Math.atan(foot.asideMm / depth);
   return (
     <g>
+      <BladeLight id={id} sheen={sheen} />
       <defs>
-        <linearGradient id={`${id}-blade-round`} x1="0" x2="1" y1="0" y2="0">
-          <stop offset="0" stopColor="#000" stopOpacity="0.34" />
-          <stop offset="0.25" stopColor="#fff" stopOpacity={0.04 + 0.16 * sheen} />
-          <stop offset="0.5" stopColor="#000" stopOpacity="0.05" />
-          <stop offset="0.75" stopColor="#fff" stopOpacity={0.03 + 0.12 * sheen} />
-          <stop offset="1" stopColor="#000" stopOpacity="0.34" />
-        </linearGradient>
         <linearGradient id={`${id}-blade-shade`} gradientUnits="userSpaceOnUse" x1="0" x2="0" y1={top - 4} y2={top + 42}>
-          <stop offset="0" stopColor="#000" stopOpacity="0.55" />
-          <stop offset="0.4" stopColor="#000" stopOpacity="0.14" />
-          <stop offset="1" stopColor="#000" stopOpacity="0" />
+          {underKnot}
         </linearGradient>
       </defs>
       <path d={outline} fill={fabricFill(id, 'down')} />

@@ -211,22 +211,24 @@ function Placket({ buttonsMm, bottomMm, over }: PlacketProps) {
     <g>
       <path d={curve`M${-over * 16} 10 V${bottomMm}`} stroke="var(--color-ink)" strokeOpacity="0.34" strokeWidth="0.9" />
       <path d={curve`M${over * 16} 14 V${bottomMm}`} stroke="var(--color-ink)" strokeOpacity="0.22" strokeWidth="0.8" />
-      {buttonsMm
-        .filter((y) => y < bottomMm)
-        .map((y) => (
-          <g key={y}>
-            <circle cx={0} cy={y} r={5} fill="#fff" stroke="var(--color-ink)" strokeOpacity="0.6" strokeWidth="0.8" />
-            <path
-              d={curve`M-1.4 ${y - 1.4} h0.1 M1.4 ${y - 1.4} h0.1 M-1.4 ${y + 1.4} h0.1 M1.4 ${y + 1.4} h0.1`}
-              stroke="var(--color-ink)"
-              strokeWidth="1.2"
-              strokeLinecap="round"
-            />
-          </g>
-        ))}
+      <Buttons atMm={buttonsMm.filter((y) => y < bottomMm)} />
     </g>
   );
 }
+
+const Buttons = memo(function Buttons({ atMm }: { readonly atMm: readonly number[] }) {
+  return atMm.map((y) => (
+    <g key={y}>
+      <circle cx={0} cy={y} r={5} fill="#fff" stroke="var(--color-ink)" strokeOpacity="0.6" strokeWidth="0.8" />
+      <path
+        d={curve`M-1.4 ${y - 1.4} h0.1 M1.4 ${y - 1.4} h0.1 M-1.4 ${y + 1.4} h0.1 M1.4 ${y + 1.4} h0.1`}
+        stroke="var(--color-ink)"
+        strokeWidth="1.2"
+        strokeLinecap="round"
+      />
+    </g>
+  ));
+}, equal);
 
 interface TrousersProps {
   readonly build: Build;
@@ -253,13 +255,30 @@ function Trousers({ build: { waist, hip }, beltY, beltHeightMm, bottomMm, colour
         strokeWidth="1"
       />
       <g transform={`translate(0 ${beltY})`}>
-        <rect x={-top - 1} width={2 * top + 2} height={beltHeightMm} fill="var(--color-belt)" />
-        {([1, -1] as const).map((side) => (
-          <rect key={side} x={side * top * 0.52 - 5} y={-3} width={10} height={beltHeightMm + 6} fill={colour} />
-        ))}
-        <rect x={-24} y={-3} width={48} height={beltHeightMm + 6} rx={3} fill="none" stroke="var(--color-buckle)" strokeWidth={4} />
-        <path d={curve`M0 ${beltHeightMm / 2} h24`} stroke="var(--color-buckle)" strokeWidth={3} />
+        <Belt halfMm={top} heightMm={beltHeightMm} loops={colour} />
       </g>
     </g>
   );
 }
+
+interface BeltProps {
+  /** Of the waist. */
+  readonly halfMm: number;
+  readonly heightMm: number;
+  /** Colour of what holds it. */
+  readonly loops: string;
+}
+
+/** The belt with its buckle, its upper edge at 0. */
+const Belt = memo(function Belt({ halfMm, heightMm, loops }: BeltProps) {
+  return (
+    <>
+      <rect x={-halfMm - 1} width={2 * halfMm + 2} height={heightMm} fill="var(--color-belt)" />
+      {([1, -1] as const).map((side) => (
+        <rect key={side} x={side * halfMm * 0.52 - 5} y={-3} width={10} height={heightMm + 6} fill={loops} />
+      ))}
+      <rect x={-24} y={-3} width={48} height={heightMm + 6} rx={3} fill="none" stroke="var(--color-buckle)" strokeWidth={4} />
+      <path d={curve`M0 ${heightMm / 2} h24`} stroke="var(--color-buckle)" strokeWidth={3} />
+    </>
+  );
+});

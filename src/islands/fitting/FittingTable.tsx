@@ -1,4 +1,4 @@
-import { lazy, type ReactNode, Suspense, useCallback, useMemo, useState } from 'react';
+import { lazy, Suspense, useCallback, useMemo, useState } from 'react';
 import { type KnotPlan, plan as planFor } from '../../core/index.ts';
 import { setIn, states } from '../../core/start/reading.ts';
 import { formatLength, roughly } from '../../core/units/length.ts';
@@ -120,7 +120,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
     colours,
   };
   const { set } = chosen.start;
-  const settled: Readonly<Record<StageCode, ReactNode>> = {
+  const settled: Readonly<Record<StageCode, string>> = {
     choose: titleOf(chosen),
     set: chosen.feasible
       ? `${set.end} tip ${formatLength(roughly(setIn(chosen.start, state), units), units)}, ${states[state].short}`

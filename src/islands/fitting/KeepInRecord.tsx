@@ -1,7 +1,7 @@
 import { dayIn } from '../../contract/days.ts';
 import { type RecordOf, type TakenCode, takenCodes } from '../../contract/records/records.ts';
 import { formatLength } from '../../core/units/length.ts';
-import { useAsked } from '../atHand/useAtHand.ts';
+import { useSurroundings } from '../atHand/useAtHand.ts';
 import { useKeeping } from '../records/form/useKeeping.ts';
 import { Button } from '../ui/Button.tsx';
 import { kindOf, type RecordedPiece } from './recorded.ts';
@@ -15,7 +15,7 @@ interface KeepInRecordProps<P extends RecordedPiece> {
 
 /** Offers a measure that was taken here to the record it is of: a client's with its day, a piece's in place of the one before. */
 export function KeepInRecord<P extends RecordedPiece>({ piece, record, measure, mm }: KeepInRecordProps<P>) {
-  const { units, studio, store } = useAsked();
+  const { units, studio, store } = useSurroundings();
   const keeping = useKeeping(kindOf[piece], units, () => {
     if (piece !== 'client') store.set(`${piece}.draft`, false);
   });

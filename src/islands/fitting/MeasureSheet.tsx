@@ -1,4 +1,5 @@
-import { lazy, type ReactNode, Suspense, useState } from 'react';
+import equal from 'fast-deep-equal';
+import { lazy, memo, type ReactNode, Suspense, useState } from 'react';
 import { planClient } from '../../contract/records/asWorn.ts';
 import type { ClientRecord } from '../../contract/records/records.ts';
 import { frontDropOf, type Taking } from '../../core/body/frontDrop.ts';
@@ -10,19 +11,20 @@ import { cautions, finishing, likings } from '../../core/plan/habits.ts';
 import { schools } from '../../core/plan/schools.ts';
 import { fabricCodes, fabrics } from '../../core/tie/fabrics.ts';
 import { patternCodes, patterns } from '../../core/tie/patterns.ts';
+import type { LengthUnit } from '../../core/units/length.ts';
 import { DressCodeField } from '../atHand/DressCodeField.tsx';
 import { type PieceCode, pieces } from '../atHand/pieces.ts';
-import { type StandsAtHand, useAsked } from '../atHand/useAtHand.ts';
+import { type StandsAtHand, useAsked, useSurroundings } from '../atHand/useAtHand.ts';
 import { Button, Link } from '../ui/Button.tsx';
 import { ButtonsField } from '../ui/ButtonsField.tsx';
-import { useEntry } from '../ui/entry.ts';
+import { useEntry, useFaults } from '../ui/entry.ts';
 import { MeasureField } from '../ui/MeasureField.tsx';
 import { SelectField } from '../ui/SelectField.tsx';
 import { Switch } from '../ui/Switch.tsx';
 import { SwitchField } from '../ui/SwitchField.tsx';
 import { Tabs } from '../ui/Tabs.tsx';
 import { useAlive } from '../ui/useAlive.ts';
-import { isRecorded } from './recorded.ts';
+import { isRecorded, type RecordedPiece } from './recorded.ts';
 
 const KeepInRecord = lazy(() => import('./KeepInRecord.tsx').then(({ KeepInRecord: Offer }) => ({ default: Offer })));
 
@@ -42,8 +44,8 @@ const sheets: Readonly<Record<PieceCode, () => ReactNode>> = {
 };
 
 /** Every measure that was set, a piece at a time. */
-export function MeasureSheet({ piece, onTurnTo }: MeasureSheetProps) {
-  const { faults } = useAsked();
+export const MeasureSheet = memo(function MeasureSheet({ piece, onTurnTo }: MeasureSheetProps) {
+  const faults = useFaults();
   const Sheet = sheets[piece];
   const tabs = pieces.map((key) => ({
     key,
@@ -59,10 +61,10 @@ export function MeasureSheet({ piece, onTurnTo }: MeasureSheetProps) {
       <Sheet />
     </Tabs>
   );
-}
+});
 
 function ClientSheet() {
-  const { client } = useAsked();
+  const { client } = useSurroundings();
   return (
     <>
       <FrontDrop />
@@ -84,7 +86,7 @@ function ClientSheet() {
 }
 
 function ShirtSheet() {
-  const { units } = useAsked();
+  const { units } = useSurroundings();
   return (
     <>
       <Lengths piece="shirt" keys={['collarSpreadMm', 'collarPointMm', 'tieSpaceMm', 'standMm', 'collarAllowanceMm']} />
@@ -148,25 +150,48 @@ function Lengths({ piece, keys }: LengthsProps) {
     const measure = table[key];
     return (
       measure && (
-        <MeasureField
+        <Length
           key={key}
-          name={`question.${piece}.${key}`}
+          piece={piece}
+          measureKey={key}
           measure={measure}
           units={atHand.units}
-          optional={optional.has(key)}
           estimatedMm={estimateOf(atHand.request, piece, key)}
           recordedMm={recorded?.[key]}
-          offer={offerOf(atHand, piece, key)}
+          offered={offeredOf(atHand, piece, key)}
         />
       )
     );
   });
 }
 
+interface LengthProps {
+  readonly piece: PieceCode;
+  readonly measureKey: string;
+  readonly measure: Measure;
+  readonly units: LengthUnit;
+  readonly estimatedMm: number | undefined;
+  readonly recordedMm: number | null | undefined;
+  readonly offered: Offered | null;
+}
+
+/** One field, drawn anew only where it tells something else: an estimate moves with other measures, most don’t. */
+const Length = memo(function Length({ piece, measureKey, offered, ...field }: LengthProps) {
+  return (
+    <MeasureField
+      name={`question.${piece}.${measureKey}`}
+      optional={optional.has(measureKey)}
+      offer={offered && <Offer {...offered} />}
+      {...field}
+    />
+  );
+}, equal);
+
 /** Collar button to belt: what is entered here was measured with a tape. */
 function FrontDrop() {
   const atHand = useAsked();
   const how = useEntry<Taking>('question.client.frontDropHow');
+  const offered = offeredOf(atHand, 'client', 'frontDropMm');
   return (
     <MeasureField
       name="question.client.frontDropMm"
@@ -176,7 +201,7 @@ function FrontDrop() {
       onEdit={() => how.onChange('tape')}
       estimatedMm={frontDropOf({ ...atHand.request.client, frontDropMm: null }).meanMm}
       recordedMm={recordOf(atHand, 'client')?.['frontDropMm']}
-      offer={offerOf(atHand, 'client', 'frontDropMm')}
+      offer={offered && <Offer {...offered} />}
     />
   );
 }
@@ -189,8 +214,23 @@ function estimateOf({ jacket, client, ...request }: PlanRequest, piece: PieceCod
   return typeof value === 'number' ? value : undefined;
 }
 
+interface Offered {
+  readonly piece: RecordedPiece;
+  readonly record: object;
+  readonly measure: string;
+  readonly mm: number;
+}
+
 /** To keep a measure that was taken here where it is on record. */
-function offerOf({ values, wardrobe, client }: StandsAtHand, piece: PieceCode, key: string): ReactNode {
+function Offer({ record, ...offered }: Offered) {
+  return (
+    <WhenAlive>
+      <KeepInRecord {...offered} record={record as never} />
+    </WhenAlive>
+  );
+}
+
+function offeredOf({ values, wardrobe, client }: StandsAtHand, piece: PieceCode, key: string): Offered | null {
   if (!isRecorded(piece)) return null;
   const record = {
     client,
@@ -199,14 +239,7 @@ function offerOf({ values, wardrobe, client }: StandsAtHand, piece: PieceCode, k
     tie: wardrobe.ties.find(({ id }) => id === values.tie.id),
   }[piece];
   const mm = (values.question[piece] as Readonly<Record<string, unknown>> | null)?.[key];
-  return (
-    record &&
-    typeof mm === 'number' && (
-      <WhenAlive>
-        <KeepInRecord piece={piece} record={record as never} measure={key} mm={mm} />
-      </WhenAlive>
-    )
-  );
+  return record && typeof mm === 'number' ? { piece, record, measure: key, mm } : null;
 }
 
 /** What is fetched on its own; a page drawn on the server comes without. */

@@ -1,15 +1,16 @@
-import type { ReactNode } from 'react';
+import equal from 'fast-deep-equal';
+import { memo } from 'react';
 import { type StageCode, stageLabels, stages } from './stages.ts';
 
 interface StagePathProps {
   readonly stage: StageCode;
   /** What each stage has settled, in a few words. */
-  readonly settled: Readonly<Record<StageCode, ReactNode>>;
+  readonly settled: Readonly<Record<StageCode, string>>;
   readonly onGo: (to: StageCode) => void;
 }
 
 /** The one path of a fitting: its stages in their order, each with what it has settled. */
-export function StagePath({ stage, settled, onGo }: StagePathProps) {
+export const StagePath = memo(function StagePath({ stage, settled, onGo }: StagePathProps) {
   return (
     <nav aria-label="Stages of the fitting" className="min-w-0 grow">
       <ol className="flex">
@@ -37,4 +38,4 @@ export function StagePath({ stage, settled, onGo }: StagePathProps) {
       </ol>
     </nav>
   );
-}
+}, equal);

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 
 /** The four stages of a fitting, in the order of the hand's work. */
 export const stages = ['choose', 'set', 'tie', 'check'] as const;
@@ -22,13 +22,16 @@ export function useStage(initial: StageCode, settle: () => void): [stage: StageC
     addEventListener('popstate', follow);
     return () => removeEventListener('popstate', follow);
   }, []);
-  const go = (to: StageCode) => {
-    if (to === stage) return;
-    settle();
-    const query = new URLSearchParams(location.search);
-    query.set('stage', to);
-    history.pushState(null, '', `?${query}`);
-    setStage(to);
-  };
+  const go = useCallback(
+    (to: StageCode) => {
+      if (to === stage) return;
+      settle();
+      const query = new URLSearchParams(location.search);
+      query.set('stage', to);
+      history.pushState(null, '', `?${query}`);
+      setStage(to);
+    },
+    [stage, settle],
+  );
   return [stage, go];
 }

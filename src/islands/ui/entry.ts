@@ -26,6 +26,11 @@ export function useEntry<T>(path: string): Entry<T> {
   return { value: useEntryAt<T>(store, path), fault: faultOf(faults, path), onChange: (next) => store.set(path, next) };
 }
 
+/** What is wrong in any of the fields, by their paths. */
+export function useFaults(): readonly Fault[] {
+  return useContext(EntrySource)?.faults ?? [];
+}
+
 /**
  * What a length field holds: millimetres, or what was typed when that is no length, so that
  * nothing is lost; `null` where “not measured” is an answer.

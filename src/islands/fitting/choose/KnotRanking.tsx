@@ -3,10 +3,11 @@ import { memo, useMemo, useState } from 'react';
 import type { Frame, KnotPlan, KnotShape, PlanRequest } from '../../../core/index.ts';
 import { mannerCodes, manners } from '../../../core/knot/manners.ts';
 import { chanceInWords } from '../../../core/plan/chance.ts';
+import { inPercent } from '../../../core/plan/criteria/collarFill.ts';
 import { dressing } from '../../../core/plan/habits.ts';
 import { type StateCode, setIn } from '../../../core/start/reading.ts';
 import { formatFigure, type LengthUnit, roughly, unitLabel } from '../../../core/units/length.ts';
-import { KnotSilhouette } from '../../../drawing/knot/KnotSilhouette.tsx';
+import { asMark, KnotSilhouette } from '../../../drawing/knot/KnotSilhouette.tsx';
 import type { KnotPicture } from '../../../drawing/knot/picture.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
 import { useKnotPictures } from '../../seen/useKnotPictures.ts';
@@ -102,10 +103,10 @@ function Family({ family: { first, variants }, place, units, pictureOf, titleOf,
   const told = ({ moves, rank, code, shape, collar, feasible, start, tip, ...knot }: KnotPlan): ToldKnot => ({
     moves,
     rank,
-    shape,
+    shape: asMark(shape),
     title: titleOf({ moves, ...knot }),
     picture: pictureOf(code),
-    fill: collar.fill,
+    percent: inPercent(collar.fill),
     start: feasible ? formatFigure(roughly(setIn(start, state), units), units) : undefined,
     chance: chanceInWords(tip.inBandProbability),
     isChosen: moves === chosen,
@@ -128,7 +129,8 @@ interface ToldKnot {
   readonly title: string;
   readonly shape: KnotShape;
   readonly picture: KnotPicture | undefined;
-  readonly fill: number;
+  /** Of the collar's edge that it covers. */
+  readonly percent: number;
   /** Nothing where it won’t work. */
   readonly start: string | undefined;
   readonly chance: string;
@@ -149,7 +151,7 @@ interface KnotLineProps extends ToldKnot {
 
 /** Drawn anew only where it tells something else: with most millimetres of a measure few lines do. */
 const KnotLine = memo(function KnotLine({ moves, rank, title, start, chance, isChosen, onChoose, place, ...line }: KnotLineProps) {
-  const { shape, picture, frame, colour, fill, others, isOpen = false, onOpen } = line;
+  const { shape, picture, frame, colour, percent, others, isOpen = false, onOpen } = line;
   return (
     <div
       data-knot={moves}
@@ -171,7 +173,7 @@ const KnotLine = memo(function KnotLine({ moves, rank, title, start, chance, isC
         <KnotSilhouette word={moves} shape={shape} frame={frame} colour={colour} picture={picture} />
         <span className="min-w-0 leading-tight">
           <span className="block text-lg leading-5 font-medium">{title}</span>
-          <CollarShare fill={fill} />
+          <CollarShare percent={percent} />
         </span>
         {start === undefined ? (
           <span className="text-note text-outside">won’t work</span>

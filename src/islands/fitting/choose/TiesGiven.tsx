@@ -4,6 +4,7 @@ import { sayDayShortly } from '../../../contract/days.ts';
 import { sayStanding } from '../../../contract/sayStanding.ts';
 import { standingOf } from '../../../core/care/standing.ts';
 import { chanceInWords } from '../../../core/plan/chance.ts';
+import { inPercent } from '../../../core/plan/criteria/collarFill.ts';
 import { dressing } from '../../../core/plan/habits.ts';
 import { setIn } from '../../../core/start/reading.ts';
 import { formatFigure, roughly, unitLabel } from '../../../core/units/length.ts';
@@ -96,7 +97,7 @@ export function TiesGiven({ knot }: TiesGivenProps) {
                     onClick={() => take(each, plan.moves)}
                   >
                     <span className="leading-tight">{titleOf(plan)}</span>
-                    <CollarShare fill={plan.collar.fill} />
+                    <CollarShare percent={inPercent(plan.collar.fill)} />
                     {plan.feasible ? (
                       <span className="text-right leading-tight">
                         <span className="figures text-lg text-follows">

@@ -1,21 +1,26 @@
-import equal from 'fast-deep-equal';
 import { Check, Minus, X } from 'lucide-react';
 import { memo } from 'react';
 import type { Reason } from '../../core/index.ts';
 
 /** What speaks for and against, each with its mark. */
-export const ReasonList = memo(function ReasonList({ reasons }: { readonly reasons: readonly Reason[] }) {
+export function ReasonList({ reasons }: { readonly reasons: readonly Reason[] }) {
   return (
     <ul className="space-y-1 pt-1 pb-2 text-[0.95rem] leading-snug">
       {reasons.map(({ code, verdict, text }) => (
-        <li key={code} className="flex gap-1.5">
-          <VerdictMark verdict={verdict} />
-          <span>{text}</span>
-        </li>
+        <Line key={code} verdict={verdict} text={text} />
       ))}
     </ul>
   );
-}, equal);
+}
+
+const Line = memo(function Line({ verdict, text }: Pick<Reason, 'verdict' | 'text'>) {
+  return (
+    <li className="flex gap-1.5">
+      <VerdictMark verdict={verdict} />
+      <span>{text}</span>
+    </li>
+  );
+});
 
 const marks = {
   good: { Icon: Check, label: 'in favour', className: 'text-follows' },

@@ -1,6 +1,6 @@
 import type { Frame } from '../knot/frame.ts';
 import type { Knot, Spoke } from '../knot/knot.ts';
-import { passesOf } from '../knot/passes.ts';
+import { type Pass, passesOf } from '../knot/passes.ts';
 import { cornersOf, type FacePoint, isWithin, outlineOf } from './outline.ts';
 import type { KnotShape } from './shape.ts';
 
@@ -41,28 +41,50 @@ export function layersOf(knot: Knot, shape: KnotShape, blade: Frame['blade']): L
   const corners = cornersOf(shape);
   const { moves, finish } = knot;
   const last = moves.length;
-  const facadeMm = shape.heightMm / heightShare;
-  const widthAtMove = (move: number) => facadeMm * narrowing ** (last - move);
+  const widthAtMove = (move: number) => clothAcross(shape, last - move);
   const layers = passesOf(knot).flatMap(({ side, spoke }, i): Layer[] => {
     if (side === 'behind') return [];
     const move = i + 1;
     return [{ move, ...stripOver(onSide(spoke, blade), shape, corners, widthAtMove(move)) }];
   });
-  const throat = { move: last + 1, from: [0, -0.1 * shape.heightMm] as FacePoint };
   if (finish === 'tuck') {
     // It goes down inside the last band, so it shows above it only.
     const band = layers.findLastIndex(({ place }) => place === 'band');
-    layers.splice(band, 0, { ...throat, place: 'throat', to: [0, 0.5 * shape.heightMm], widthMm: folded * 0.8 * widthAtMove(last) });
-  }
-  if (finish === 'open') {
-    layers.push({
-      ...throat,
-      place: 'panel',
-      to: [0, shape.heightMm],
-      widthMm: (shape.middleMm + shape.bottomMm) / 2,
+    layers.splice(band, 0, {
+      move: last + 1,
+      place: 'throat',
+      from: outOfThroat(shape.heightMm),
+      to: [0, 0.5 * shape.heightMm],
+      widthMm: folded * 0.8 * widthAtMove(last),
     });
   }
+  if (finish === 'open') layers.push(panel(last, shape));
   return layers;
+}
+
+/** How wide the cloth lies over the front so many moves before the last, mm. */
+function clothAcross({ heightMm }: KnotShape, movesBefore: number): number {
+  return (heightMm / heightShare) * narrowing ** movesBefore;
+}
+
+/** The layer that lies on top of all others: the last band across the front, or the panel that falls over it. */
+export function topLayer(knot: Knot, shape: KnotShape): Layer | undefined {
+  const { moves, finish } = knot;
+  const last = moves.length;
+  if (finish === 'open') return panel(last, shape);
+  // A tuck goes down behind the band that was laid before it; where the end is led away there may be turns above that.
+  const isBand = ({ side, spoke }: Pass) => side === 'front' && spoke === 'tail';
+  const move = finish === 'tuck' ? last - 1 : passesOf(knot).findLastIndex(isBand) + 1;
+  if (move < 1) return undefined;
+  return { move, ...stripOver('middle', shape, cornersOf(shape), clothAcross(shape, last - move)) };
+}
+
+function panel(last: number, { heightMm, middleMm, bottomMm }: KnotShape): Layer {
+  return { move: last + 1, place: 'panel', from: outOfThroat(heightMm), to: [0, heightMm], widthMm: (middleMm + bottomMm) / 2 };
+}
+
+function outOfThroat(heightMm: number): FacePoint {
+  return [0, -0.1 * heightMm];
 }
 
 /** Which side of the face a spoke is on: the tail's arm is on the left where the blade started on the right. */
@@ -93,14 +115,14 @@ function stripOver(
     case 'left':
       return {
         place: 'left shoulder',
-        from: [0, -0.1 * heightMm],
+        from: outOfThroat(heightMm),
         to: [(topLeft[0] + bottomLeft[0]) / 2, 0.55 * heightMm],
         widthMm: folded * widthMm,
       };
     case 'right':
       return {
         place: 'right shoulder',
-        from: [0, -0.1 * heightMm],
+        from: outOfThroat(heightMm),
         to: [(topRight[0] + bottomRight[0]) / 2, 0.55 * heightMm],
         widthMm: folded * widthMm,
       };

@@ -1,5 +1,5 @@
 import type { Frame, KnotShape } from '../../core/index.ts';
-import { knotFace } from './face.ts';
+import { knotMark } from './face.ts';
 import { KnotInCloth } from './KnotInCloth.tsx';
 import type { KnotPicture } from './picture.ts';
 
@@ -51,12 +51,11 @@ interface EdgedProps extends KnotMarkProps {
 export function KnotMark({ word, shape, frame, colour, picture, edge, edgeWidth }: EdgedProps) {
   const mark = asMark(shape);
   if (picture) return <KnotInCloth picture={picture} shape={mark} frame={frame} />;
-  const face = knotFace(word, mark, frame);
-  const top = face.layers.findLast(({ place }) => place === 'band' || place === 'panel');
+  const { outline, edges } = knotMark(word, mark, frame);
   return (
     <>
-      <path d={face.outline} fill={colour} stroke={edge} strokeWidth={edgeWidth} />
-      {top && <path d={top.edges} fill="none" stroke="var(--color-ground)" strokeOpacity="0.85" strokeWidth={1.4 * edgeWidth} />}
+      <path d={outline} fill={colour} stroke={edge} strokeWidth={edgeWidth} />
+      <path d={edges} fill="none" stroke="var(--color-ground)" strokeOpacity="0.85" strokeWidth={1.4 * edgeWidth} />
     </>
   );
 }

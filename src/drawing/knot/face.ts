@@ -1,5 +1,5 @@
 import { type Frame, type KnotShape, parseKnot } from '../../core/index.ts';
-import { type Layer, layersOf } from '../../core/tying/face.ts';
+import { type Layer, layersOf, topLayer } from '../../core/tying/face.ts';
 import { type FacePoint, outlineOf } from '../../core/tying/outline.ts';
 import { curve, type Pt, polygon } from '../geometry/path.ts';
 import { wearersLeft } from '../geometry/view.ts';
@@ -24,12 +24,23 @@ const bow = 0.07;
 
 /** The core's own outline and layers, as they are seen in `frame`: drawn exactly at its measures. */
 export function knotFace(word: string, shape: KnotShape, { view, blade }: Frame): KnotFace {
-  const sign = -wearersLeft(view);
-  const seen = ([x, y]: FacePoint): Pt => [sign * x, y];
+  const seen = seenIn(view);
   return {
     outline: polygon(outlineOf(shape).map(seen)),
     layers: layersOf(parseKnot(word), shape, blade).map((layer) => drawn(layer, seen)),
   };
+}
+
+/** A knot by its outline and the edge of what lies on top, as a small mark shows it. */
+export function knotMark(word: string, shape: KnotShape, { view }: Frame): { readonly outline: string; readonly edges: string } {
+  const seen = seenIn(view);
+  const top = topLayer(parseKnot(word), shape);
+  return { outline: polygon(outlineOf(shape).map(seen)), edges: top ? drawn(top, seen).edges : '' };
+}
+
+function seenIn(view: Frame['view']): (point: FacePoint) => Pt {
+  const sign = -wearersLeft(view);
+  return ([x, y]) => [sign * x, y];
 }
 
 function drawn({ move, place, from, to, widthMm }: Layer, seen: (point: FacePoint) => Pt): DrawnLayer {

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import fc from 'fast-check';
 import { type KnotShape, parseKnot, plan, takeUp } from '../../../src/core/index.ts';
-import { layersOf, shownLayers } from '../../../src/core/tying/face.ts';
+import { layersOf, shownLayers, topLayer } from '../../../src/core/tying/face.ts';
 import { isWithin, outlineOf } from '../../../src/core/tying/outline.ts';
 import { anyKnot, anyTie } from '../../support/arbitrary.ts';
 import { question } from '../../support/ties.ts';
@@ -70,4 +70,12 @@ test('turns over an arm show on the shoulder that arm is on, and change sides wi
     layersOf(parseKnot(word), shapeOf(word), blade).flatMap(({ place }) => (place.endsWith('shoulder') ? [place] : []));
   assert.deepEqual(places('right'), ['right shoulder']);
   assert.deepEqual(places('left'), ['left shoulder']);
+});
+
+test('what lies on top is the last band, or the panel that falls over it', () => {
+  for (const { moves: word } of knots) {
+    const knot = parseKnot(word);
+    const top = layersOf(knot, shapeOf(word), 'right').findLast(({ place }) => place === 'band' || place === 'panel');
+    assert.deepEqual(topLayer(knot, shapeOf(word)), top, word);
+  }
 });

@@ -41,11 +41,15 @@ function originHost(origin: string): string | undefined {
   }
 }
 
-const known: ReadonlySet<string> = new Set([...reading, 'POST', 'PUT']);
+/** What endpoints answer to, and what pages do: they would be drawn for any method. */
+const endpoints: ReadonlySet<string> = new Set([...reading, 'POST', 'PUT']);
+const pages: ReadonlySet<string> = new Set(['GET', 'HEAD']);
 
 /** Refuses methods that nothing here answers to, and addresses that can’t be read. */
 export const onlyKnownWays: RequestHandler = (request, response, next) => {
+  const known = request.path.startsWith('/api/') ? endpoints : pages;
   if (!known.has(request.method)) {
+    response.setHeader('allow', [...known].join(', '));
     response.status(405).json(problem('not-allowed', `Nothing here answers to ${request.method}.`));
     return;
   }

@@ -89,6 +89,9 @@ test('what can’t be is refused in words, and nothing of it falls over', async 
   assert.equal(found.total, 0);
   for (const [path, method, status] of [
     ['/api/squares', 'DELETE', 405],
+    ['/knots', 'PUT', 405],
+    ['/', 'POST', 405],
+    ['/clients', 'OPTIONS', 405],
     [`/api/squares/${kept.id}`, 'PATCH', 405],
     ['/_image?href=/icon.svg&w=9000&h=9000&f=png', 'GET', 404],
     ['/api/squares/%E0%A4%A', 'GET', 400],

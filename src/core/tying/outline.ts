@@ -37,6 +37,14 @@ export function cornersOf({ middleMm, bottomMm, heightMm, topMm, tiltDeg, leftFl
  * shape's own; top and bottom swell a little, the sides are drawn in. Every drawing uses it.
  */
 export function outlineOf(shape: KnotShape): FacePoint[] {
+  return sidesOf(shape).flatMap(pointsAlong);
+}
+
+/** One side of the outline: a quadratic curve. */
+export type OutlineSide = readonly [from: FacePoint, control: FacePoint, to: FacePoint];
+
+/** The same outline as the four curves that it runs along: over the top, down the right, back along the bottom, up the left. */
+export function sidesOf(shape: KnotShape): readonly [OutlineSide, OutlineSide, OutlineSide, OutlineSide] {
   const { topLeft, topRight, bottomLeft, bottomRight } = cornersOf(shape);
   const { topMm, heightMm } = shape;
   const out = swell * topMm;
@@ -45,15 +53,15 @@ export function outlineOf(shape: KnotShape): FacePoint[] {
   const right = middleOf(topRight, bottomRight);
   const left = middleOf(topLeft, bottomLeft);
   return [
-    ...bow(topLeft, [(topLeft[0] + topRight[0]) / 2, -out], topRight),
-    ...bow(topRight, [right[0] - inward, right[1]], bottomRight),
-    ...bow(bottomRight, [0, heightMm + out], bottomLeft),
-    ...bow(bottomLeft, [left[0] + inward, left[1]], topLeft),
+    [topLeft, [(topLeft[0] + topRight[0]) / 2, -out], topRight],
+    [topRight, [right[0] - inward, right[1]], bottomRight],
+    [bottomRight, [0, heightMm + out], bottomLeft],
+    [bottomLeft, [left[0] + inward, left[1]], topLeft],
   ];
 }
 
-/** Points along a quadratic curve, its end left to the next. */
-function bow(from: FacePoint, control: FacePoint, to: FacePoint): FacePoint[] {
+/** Points along a side, its end left to the next. */
+function pointsAlong([from, control, to]: OutlineSide): FacePoint[] {
   return Array.from({ length: pointsASide }, (_, i) => {
     const t = i / pointsASide;
     const along = (axis: 0 | 1) => (1 - t) ** 2 * from[axis] + 2 * t * (1 - t) * control[axis] + t ** 2 * to[axis];

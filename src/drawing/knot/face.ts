@@ -1,7 +1,8 @@
 import { type Frame, type KnotShape, parseKnot } from '../../core/index.ts';
+import type { Bezier } from '../../core/numeric/bezier.ts';
 import { type Layer, layersOf, topLayer } from '../../core/tying/face.ts';
-import { type FacePoint, outlineOf } from '../../core/tying/outline.ts';
-import { curve, type Pt, polygon } from '../geometry/path.ts';
+import { type FacePoint, sidesOf } from '../../core/tying/outline.ts';
+import { along, curve, type Pt } from '../geometry/path.ts';
 import { wearersLeft } from '../geometry/view.ts';
 
 /** A layer of cloth on the face: all of its strip, and the edges that show where it lies over others. */
@@ -26,7 +27,7 @@ const bow = 0.07;
 export function knotFace(word: string, shape: KnotShape, { view, blade }: Frame): KnotFace {
   const seen = seenIn(view);
   return {
-    outline: polygon(outlineOf(shape).map(seen)),
+    outline: outlinePath(shape, seen),
     layers: layersOf(parseKnot(word), shape, blade).map((layer) => drawn(layer, seen)),
   };
 }
@@ -35,7 +36,13 @@ export function knotFace(word: string, shape: KnotShape, { view, blade }: Frame)
 export function knotMark(word: string, shape: KnotShape, { view }: Frame): { readonly outline: string; readonly edges: string } {
   const seen = seenIn(view);
   const top = topLayer(parseKnot(word), shape);
-  return { outline: polygon(outlineOf(shape).map(seen)), edges: top ? drawn(top, seen).edges : '' };
+  return { outline: outlinePath(shape, seen), edges: top ? drawn(top, seen).edges : '' };
+}
+
+function outlinePath(shape: KnotShape, seen: (point: FacePoint) => Pt): string {
+  const sides = sidesOf(shape);
+  const [x, y] = seen(sides[0][0]);
+  return `${curve`M${x} ${y}`}${along(sides.map((side): Bezier => side.map(seen)))}Z`;
 }
 
 function seenIn(view: Frame['view']): (point: FacePoint) => Pt {

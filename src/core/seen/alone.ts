@@ -2,7 +2,8 @@ import { Leaves } from '../cloth/forces/leaves.ts';
 import type { SeenCloth } from '../cloth/mesh/compact.ts';
 import { frontEdges, frontOf } from './front.ts';
 import { darkenHollows } from './hollows.ts';
-import { type Canvas, emptyCanvas, type PictureRequest, paintStrand } from './picture.ts';
+import { type PictureRequest, paintStrand } from './picture.ts';
+import { type Canvas, emptyCanvas } from './raster.ts';
 
 /**
  * A picture of a knot by itself from the front, as RGBA bytes: its front whole, and of what is behind only what shows between
@@ -17,7 +18,7 @@ export function paintAlone(cloth: SeenCloth, bladeMm: number, request: PictureRe
   paintStrand(canvas, active, columns, request, (row) => !isFront(row));
   wipe(canvas, leavesAt(cloth), frontEdges(cloth).bottom - bladeMm, request);
   paintStrand(canvas, active, columns, request, isFront);
-  darkenHollows(canvas, request);
+  darkenHollows(canvas, request.pxPerMm);
   return canvas.pixels;
 }
 

@@ -1,4 +1,4 @@
-import type { Canvas, PictureRequest } from './picture.ts';
+import type { Canvas } from './raster.ts';
 
 /** How far around a place it is looked for what keeps the light off it, mm. */
 const aroundMm = [1.2, 3, 6.5] as const;
@@ -14,8 +14,7 @@ const darkest = 0.75;
  * keeps light off it. From the depths alone (Bavoil, Sainz, Dimitrov 2008, by horizons), each direction against its opposite, so that
  * a slope counts as flat.
  */
-export function darkenHollows({ pixels, depth }: Canvas, { widthPx, heightPx, pxPerMm }: PictureRequest): void {
-  const { z } = depth;
+export function darkenHollows({ pixels, depth: { widthPx, heightPx, z } }: Canvas, pxPerMm: number): void {
   // Rounded alike to either side, so that a picture seen in a mirror comes out as in a mirror.
   const px = (mm: number) => Math.sign(mm) * Math.round(Math.abs(mm) * pxPerMm);
   const ways = Array.from({ length: pairs }, (_, i) => (Math.PI * i) / pairs).map((angle) =>

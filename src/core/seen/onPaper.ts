@@ -1,5 +1,6 @@
 import type { SeenCloth } from '../cloth/mesh/compact.ts';
-import { emptyCanvas, type PictureRequest, paintStrand, type Rgb } from './picture.ts';
+import { type PictureRequest, paintStrand, type Rgb } from './picture.ts';
+import { emptyCanvas } from './raster.ts';
 import { weaves } from './weave.ts';
 
 /** Greys that stay apart on any paper: the face, the seam side, and the ink of edges. */

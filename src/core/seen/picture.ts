@@ -1,7 +1,7 @@
 import type { SeenCloth, SeenStrand } from '../cloth/mesh/compact.ts';
 import { unit } from '../numeric/vector.ts';
 import { darkenHollows } from './hollows.ts';
-import { coverFace, type Depth, emptyDepth } from './raster.ts';
+import { type Canvas, coverFace, emptyCanvas } from './raster.ts';
 import { type Surface, smoothSurface } from './surface.ts';
 import type { Weave } from './weave.ts';
 
@@ -35,21 +35,11 @@ const light: Rgb = unit([-0.35, 0.55, 0.75]);
 const gloss: Rgb = unit([light[0], light[1], light[2] + 1]);
 const shadowOfDepth = 0.011;
 
-/** A picture that is being painted: RGBA bytes, row by row, and how near the eye what is seen of each pixel is. */
-export interface Canvas {
-  readonly pixels: Uint8ClampedArray;
-  readonly depth: Depth;
-}
-
-export function emptyCanvas({ widthPx, heightPx }: PictureRequest): Canvas {
-  return { pixels: new Uint8ClampedArray(4 * widthPx * heightPx), depth: emptyDepth(widthPx, heightPx) };
-}
-
 /** A picture of a tied knot as RGBA bytes, row by row; what shows nothing is transparent. Later cloth hides earlier by its depth alone. */
 export function paintCloth(cloth: SeenCloth, request: PictureRequest): Uint8ClampedArray {
   const canvas = emptyCanvas(request);
   for (const strand of [cloth.standing, cloth.active]) paintStrand(canvas, strand, cloth.columns, request, () => true);
-  darkenHollows(canvas, request);
+  darkenHollows(canvas, request.pxPerMm);
   return canvas.pixels;
 }
 

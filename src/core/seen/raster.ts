@@ -9,6 +9,16 @@ export function emptyDepth(widthPx: number, heightPx: number): Depth {
   return { widthPx, heightPx, z: new Float32Array(widthPx * heightPx).fill(Number.NEGATIVE_INFINITY) };
 }
 
+/** A picture that is being painted: RGBA bytes, row by row, and how near the eye what is seen of each pixel is. */
+export interface Canvas {
+  readonly pixels: Uint8ClampedArray;
+  readonly depth: Depth;
+}
+
+export function emptyCanvas({ widthPx, heightPx }: { readonly widthPx: number; readonly heightPx: number }): Canvas {
+  return { pixels: new Uint8ClampedArray(4 * widthPx * heightPx), depth: emptyDepth(widthPx, heightPx) };
+}
+
 /**
  * Goes over the pixels where a triangle is nearer than what was there before, and tells the shares of its corners in
  * each. `seen` holds x and y in px and z in mm toward the eye.

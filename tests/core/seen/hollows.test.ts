@@ -1,31 +1,17 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { darkenHollows } from '../../../src/core/seen/hollows.ts';
-import { emptyCanvas, type PictureRequest } from '../../../src/core/seen/picture.ts';
-import { weaves } from '../../../src/core/seen/weave.ts';
+import { emptyCanvas } from '../../../src/core/seen/raster.ts';
 
 const sizePx = 81;
-const request: PictureRequest = {
-  widthPx: sizePx,
-  heightPx: sizePx,
-  pxPerMm: 4,
-  centrePx: [sizePx / 2, sizePx / 2],
-  turnDeg: 0,
-  colours: [
-    [200, 120, 40],
-    [200, 120, 40],
-  ],
-  weave: weaves.solid,
-  sheen: 0,
-  facing: false,
-};
+const pxPerMm = 4;
 const light = 200;
 const middle = (sizePx - 1) / 2;
 
 /** The red of a picture all in one colour, so high at each place, mm; nothing is painted where there is no height. */
 function lit(heightMm: (xMm: number, yMm: number) => number | undefined): (xMm: number, yMm: number) => number {
-  const canvas = emptyCanvas(request);
-  const mm = (px: number) => (px - middle) / request.pxPerMm;
+  const canvas = emptyCanvas({ widthPx: sizePx, heightPx: sizePx });
+  const mm = (px: number) => (px - middle) / pxPerMm;
   for (let y = 0; y < sizePx; y++)
     for (let x = 0; x < sizePx; x++) {
       const z = heightMm(mm(x), mm(y));
@@ -33,8 +19,8 @@ function lit(heightMm: (xMm: number, yMm: number) => number | undefined): (xMm: 
       canvas.depth.z[y * sizePx + x] = z;
       canvas.pixels.set([light, 120, 40, 255], 4 * (y * sizePx + x));
     }
-  darkenHollows(canvas, request);
-  const px = (at: number) => Math.round(middle + at * request.pxPerMm);
+  darkenHollows(canvas, pxPerMm);
+  const px = (at: number) => Math.round(middle + at * pxPerMm);
   return (xMm, yMm) => canvas.pixels[4 * (px(yMm) * sizePx + px(xMm))] ?? 0;
 }
 

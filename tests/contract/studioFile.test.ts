@@ -7,10 +7,9 @@ import {
   isInLines,
   type StudioEntry,
   studioFormat,
+  studioPieces,
 } from '../../src/contract/exchange/studioFile.ts';
 import { plainJson } from '../../src/contract/plainJson.ts';
-
-} from '../../src/contract/exchange/studioFile.ts';
 
 const studio = { id: '7b1c8f0e-2f5e-4f0a-9c61-3a5f3b8d2c11', name: 'Brückenhaus “}”\n ]', units: 'cm', timeZone: 'UTC' } as const;
 

@@ -12,7 +12,7 @@ import { question, tieA } from '../support/ties.ts';
 
 const { knots } = plan({ ...question, taste: { knots: 'all' } });
 
-const pointsOf = (path: string) => [...path.matchAll(/(-?[\d.]+),(-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)] as const);
+const pointsOf = (path: string) => [...path.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)] as const);
 
 test('a knot is drawn at the core’s own measures, and the two views of it are mirror images', () => {
   for (const { moves, shape } of knots) {

@@ -16,11 +16,16 @@ export function fittingPageOf(driver: WebDriver, address: string) {
     await driver.wait(() => what().catch(() => false), mostMs, message);
   };
 
-  /** Until then a page is drawn, and deaf. Its own library marks what it has taken over. */
+  /**
+   * Until then a page is drawn, and deaf: its library marks elements while it takes them over, and says on the root whether it is
+   * done with all of them. What is pressed in between is lost.
+   */
   const isAlive = `
     return [...document.querySelectorAll('astro-island')].every((island) => {
+      if (island.hasAttribute('ssr')) return false;
+      const root = Object.keys(island).find((key) => key.startsWith('__reactContainer'));
       const drawn = island.querySelector(':scope > :not(template, script, link)');
-      return !island.hasAttribute('ssr') && (!drawn || Object.keys(drawn).some((key) => key.startsWith('__reactFiber')));
+      return root ? !island[root].stateNode.current.memoizedState.isDehydrated : !drawn;
     })`;
   const alive = () => driver.wait(() => driver.executeScript<boolean>(isAlive), patienceMs, 'no scripts took the page over');
 

@@ -28,7 +28,9 @@ export function ClientLife({ client, units, timeZone, children }: ClientLifeProp
   useEffect(() => {
     if (keptDraft('clients', client.id, entriesOf(client))) setEdited(true);
   }, [client]);
-  const rows = fittings?.rows ?? [];
+  // The form lies open where there is nothing else yet; what is not known yet must not open a lid to shut it again.
+  const isNew = fittings?.rows.length === 0;
+  const isOpen = edited ?? isNew;
   const known = learnt && knownOfClient(learnt);
   const own = client.units ?? units;
   return (
@@ -56,10 +58,10 @@ export function ClientLife({ client, units, timeZone, children }: ClientLifeProp
         <KnotsTied clientId={client.id} />
       </div>
       <details
-        open={edited ?? rows.length === 0}
+        open={isOpen}
         onToggle={(event) => {
           const { open } = event.currentTarget;
-          if (open !== (edited ?? rows.length === 0)) setEdited(open);
+          if (open !== isOpen) setEdited(open);
         }}
       >
         <summary className="flex min-h-10 cursor-pointer items-center text-xl text-set">Edit</summary>

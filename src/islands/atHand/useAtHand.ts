@@ -70,6 +70,7 @@ export interface StandsAtHand extends Surroundings {
 export const AtHandContext = createContext<StandsAtHand | undefined>(undefined);
 export const SurroundingsContext = createContext<Surroundings | undefined>(undefined);
 
+/** For views that read nothing that a measure moves. */
 export function useSurroundings(): Surroundings {
   const surroundings = useContext(SurroundingsContext);
   if (!surroundings) throw new Error('Nothing stands at hand here.');

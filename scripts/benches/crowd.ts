@@ -16,6 +16,8 @@ const processes = 3;
 /** So many ask at the same time, each the next as soon as the last is answered. */
 const askers = 12;
 const askingMs = 6000;
+/** A process that runs for weeks has every path compiled: as often each is asked before it is measured. */
+const warmingTimes = 80;
 
 /** Three processes on one PostgreSQL and a replica of it, with 5,000 clients and 100,000 fittings: lists, searches and pages against their bare SQL. */
 export async function benchCrowd(): Promise<void> {
@@ -121,6 +123,7 @@ async function againstBare(webs: readonly WebServer[], sql: Sql): Promise<void> 
     ['page: fit book', '/fittings', fittings(sql``)],
     ['page: clients', '/clients', clients(sql``)],
   ];
+  for (let i = 0; i < warmingTimes * webs.length; i++) for (const [, path] of cases) await ask(path);
   const bench = new Bench({ time: 1500, warmupTime: 500 });
   for (const [what, path, bare] of cases) bench.add(`${what}, bare`, async () => void (await bare())).add(what, () => ask(path));
   await bench.run();

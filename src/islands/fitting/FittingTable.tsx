@@ -13,6 +13,7 @@ import { useKnotInCloth } from '../seen/useKnotPictures.ts';
 import { useSteps } from '../ui/entryStore.ts';
 import { Loading } from '../ui/Loading.tsx';
 import { OutageNotice } from '../ui/OutageNotice.tsx';
+import { OwnTurn } from '../ui/OwnTurn.tsx';
 import { useAlive } from '../ui/useAlive.ts';
 import { usePrinting } from '../ui/usePrinting.ts';
 import { useKnotTitle } from '../wire/useKnotTitles.ts';
@@ -140,7 +141,9 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
         )}
         {!opened && <Unchecked />}
         <div className="px-5">
-          <Sentence onTurnTo={setPiece} />
+          <OwnTurn>
+            <Sentence onTurnTo={setPiece} />
+          </OwnTurn>
         </div>
         <div className="flex items-center justify-between gap-x-4 px-5 pb-1">
           <StagePath stage={stage} settled={settled} onGo={go} />

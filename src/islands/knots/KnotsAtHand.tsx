@@ -7,6 +7,7 @@ import { useAsked } from '../atHand/useAtHand.ts';
 import { useTakeToFitting } from '../atHand/useTakeToFitting.ts';
 import { type DrawnColours, drawnColours } from '../seen/dressed.ts';
 import { ViewSwitch } from '../ui/Moves.tsx';
+import { OwnTurn } from '../ui/OwnTurn.tsx';
 import { useStudioNames } from '../wire/useKnotTitles.ts';
 import { WithGiven } from '../wire/WithGiven.tsx';
 import { type Laying, useKnots } from './useKnots.ts';
@@ -35,7 +36,9 @@ function Mapped({ lay, children }: Omit<KnotsAtHandProps, 'given'>) {
   return (
     <>
       <div className="flex flex-wrap items-center justify-between gap-x-4 pb-2">
-        <Sentence />
+        <OwnTurn>
+          <Sentence />
+        </OwnTurn>
         <ViewSwitch frame={frame} onView={setView} />
       </div>
       {children(knots)}

@@ -9,6 +9,7 @@ import { useAsked } from '../atHand/useAtHand.ts';
 import { useShortcuts } from '../device/shortcuts.ts';
 import { useKnotPictures } from '../seen/useKnotPictures.ts';
 import { MovesKey } from '../ui/Moves.tsx';
+import { OwnTurn } from '../ui/OwnTurn.tsx';
 import { Switch } from '../ui/Switch.tsx';
 import { FindKnot } from './FindKnot.tsx';
 import { filterLabels, noFilters, passes } from './filters.ts';
@@ -123,7 +124,9 @@ function Laid({ knots, lay, onLay }: LaidProps) {
               Each picture is a knot{axes.x === 'size' || axes.y === 'size' ? '; the shaded band suits this collar' : ''}. Pale ones won’t
               work with this tie.
             </p>
-            <KnotMap {...seen} axes={axes} zone={zone} marked={tray} onOpen={(which) => location.assign(`/knots/${which}`)} />
+            <OwnTurn>
+              <KnotMap {...seen} axes={axes} zone={zone} marked={tray} onOpen={(which) => location.assign(`/knots/${which}`)} />
+            </OwnTurn>
             <div className="flex flex-wrap gap-x-6">
               {(['x', 'y'] as const).map((side) => (
                 <label key={side} className="flex min-h-9 items-center gap-2">
@@ -150,7 +153,11 @@ function Laid({ knots, lay, onLay }: LaidProps) {
           </>
         )}
       </div>
-      {chosen && <KnotPanel knot={chosen} knots={knots} tray={tray} onTray={setTray} onChoose={setCode} />}
+      {chosen && (
+        <OwnTurn>
+          <KnotPanel knot={chosen} knots={knots} tray={tray} onTray={setTray} onChoose={setCode} />
+        </OwnTurn>
+      )}
     </div>
   );
 }

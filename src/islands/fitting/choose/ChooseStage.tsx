@@ -6,6 +6,7 @@ import { type GivenCode, withKnot } from '../../atHand/values.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Loading } from '../../ui/Loading.tsx';
 import { ViewSwitch } from '../../ui/Moves.tsx';
+import { OwnTurn } from '../../ui/OwnTurn.tsx';
 import { Switch } from '../../ui/Switch.tsx';
 import { useAlive } from '../../ui/useAlive.ts';
 import type { DrawnFitting } from '../FittingDrawn.tsx';
@@ -56,7 +57,9 @@ export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: 
   return (
     <main className="fills grid min-h-0 grow gap-x-5 px-5 pt-2 md:grid-cols-2 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)_auto] lg:grid-rows-[minmax(0,1fr)] xl:grid-cols-[13.5rem_16rem_minmax(0,1fr)_23rem] min-[105rem]:grid-cols-[16rem_30rem_minmax(0,1fr)_27rem]">
       <div className={`flex min-h-0 flex-col max-lg:order-4 lg:max-xl:order-3 lg:max-xl:w-72 ${side('measures')}`}>
-        <MeasureSheet piece={piece} onTurnTo={onPiece} />
+        <OwnTurn>
+          <MeasureSheet piece={piece} onTurnTo={onPiece} />
+        </OwnTurn>
       </div>
       {values.beside ? (
         <div className="flex min-h-0 flex-col lg:col-span-2">
@@ -72,10 +75,12 @@ export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: 
             <div className="flex justify-between border-b border-line pb-1">
               <ViewSwitch frame={frame} onView={setView} />
             </div>
-            <FrontDrawn drawn={drawn} className="overflow-visible h-[30rem] lg:min-h-60">
-              {request.jacket && <LapelMeasure request={request} />}
-              <FrontDropHandle request={request} />
-            </FrontDrawn>
+            <OwnTurn>
+              <FrontDrawn drawn={drawn} className="overflow-visible h-[30rem] lg:min-h-60">
+                {request.jacket && <LapelMeasure request={request} />}
+                <FrontDropHandle request={request} />
+              </FrontDrawn>
+            </OwnTurn>
             <div className="hidden gap-2 pb-2 lg:max-xl:flex">
               <Button look="other" aria-expanded={drawer === 'knots'} onClick={() => turn('knots')}>
                 Knots ({knots.length})
@@ -86,19 +91,21 @@ export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: 
             </div>
           </section>
           <section aria-label="Collar and knot" className={`flex min-h-0 flex-col max-lg:order-1 ${faded}`}>
-            <KnotInHand
-              knot={plan}
-              advice={advice}
-              place={placeOf(plan, knots)}
-              frame={frame}
-              onBest={() => onChoose(null)}
-              onBeside={() => store.set('beside', firstBeside('knot', values, wardrobe, knots, plan.moves))}
-            >
-              <CollarDrawn drawn={drawn} className="h-80 lg:min-h-52">
-                <SpreadMeasure request={request} />
-              </CollarDrawn>
-              <Bolder knots={knots} chosen={plan} units={units} onChoose={onChoose} />
-            </KnotInHand>
+            <OwnTurn>
+              <KnotInHand
+                knot={plan}
+                advice={advice}
+                place={placeOf(plan, knots)}
+                frame={frame}
+                onBest={() => onChoose(null)}
+                onBeside={() => store.set('beside', firstBeside('knot', values, wardrobe, knots, plan.moves))}
+              >
+                <CollarDrawn drawn={drawn} className="h-80 lg:min-h-52">
+                  <SpreadMeasure request={request} />
+                </CollarDrawn>
+                <Bolder knots={knots} chosen={plan} units={units} onChoose={onChoose} />
+              </KnotInHand>
+            </OwnTurn>
           </section>
         </>
       )}
@@ -111,7 +118,9 @@ export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: 
           <span className="text-note text-soft">find {values.given === 'tie' ? 'the knot' : 'the tie'}</span>
         </div>
         {values.given === 'tie' && (
-          <KnotRanking knots={knots} chosen={plan} units={units} colour={colours.cloth.colours[0] ?? ''} onChoose={onChoose} />
+          <OwnTurn>
+            <KnotRanking knots={knots} chosen={plan} units={units} colour={colours.cloth.colours[0] ?? ''} onChoose={onChoose} />
+          </OwnTurn>
         )}
         {values.given !== 'tie' &&
           (alive ? (

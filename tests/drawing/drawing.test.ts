@@ -85,6 +85,23 @@ test('an end that comes out of its knot aside hangs in the middle further down',
   for (const y of heights.slice(1)) assert.ok(Math.abs(middleAt(y)) <= (y > 45 + straightFromMm ? 1e-6 : 7), `${y}`);
 });
 
+test('of an end that hangs out of its picture only what is seen is drawn, and that as it was', () => {
+  const foot = { asideMm: 0, widthMm: 30 };
+  const whole = endBelowKnot(tieA, 'blade', foot, 45, 450);
+  const shown = endBelowKnot(tieA, 'blade', foot, 45, 450, 170);
+  assert.equal(Math.max(...shown.map(([, y]) => y)), 170);
+  assert.ok(shown.length < whole.length / 2);
+  const right = (outline: typeof whole) => outline.filter(([x]) => x > 0).sort((a, b) => a[1] - b[1]);
+  const halfAt = (outline: typeof whole, y: number) => {
+    const side = right(outline);
+    const below = side.findIndex((point) => point[1] >= y);
+    const [from, to] = [side[below - 1]!, side[below]!];
+    return from[0] + ((to[0] - from[0]) * (y - from[1])) / (to[1] - from[1]);
+  };
+  for (const y of [60, 100, 169]) assert.ok(Math.abs(halfAt(shown, y) - halfAt(whole, y)) < 0.15, `at ${y} mm`);
+  assert.deepEqual(endBelowKnot(tieA, 'blade', foot, 45, 450, 900), whole);
+});
+
 test('a tie’s outline keeps its measures, and its end hangs to the tip and no wider than it is', () => {
   fc.assert(
     fc.property(anyTie, (tie) => {

@@ -94,3 +94,18 @@ test('every line of the ranking tells what the plan says now', () => {
   after(beltTo(440));
   assert.deepEqual(lines(), before);
 });
+
+test('buttons beside figures that move are left alone', () => {
+  const { after, container } = watched(createElement(Ranking));
+  after(beltTo(440));
+  const touched: string[] = [];
+  const watching = new MutationObserver((changes) => touched.push(...changes.map(({ attributeName }) => String(attributeName))));
+  for (const button of container.querySelectorAll('input[type=radio]')) watching.observe(button, { attributes: true });
+  const first = () => container.querySelector('[data-knot]')?.getAttribute('data-knot');
+  const before = first();
+  assert.ok(after(beltTo(445)) > 0);
+  assert.equal(first(), before);
+  for (const { attributeName } of watching.takeRecords()) touched.push(String(attributeName));
+  watching.disconnect();
+  assert.deepEqual(touched, []);
+});

@@ -1,22 +1,31 @@
 import '../support/dom.ts';
 import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
 import { afterEach, mock, test } from 'node:test';
+import { gunzipSync } from 'node:zlib';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
 import { createElement, type ReactNode } from 'react';
 import { answerVersion } from '../../src/contract/keptAnswer.ts';
 import { changedInBetween } from '../../src/contract/problem.ts';
 import { kinds } from '../../src/contract/records/kinds/index.ts';
+import { unpackCloth } from '../../src/core/cloth/mesh/compact.ts';
 import { referenceTying } from '../../src/core/cloth/reference.ts';
 import { parseKnot } from '../../src/core/index.ts';
+import { knotCode } from '../../src/core/knot/code.ts';
+import type { FabricLook } from '../../src/core/tie/fabricLook.ts';
 import type { RankedTie } from '../../src/core/wardrobe/rankTies.ts';
+import { keptAtHand } from '../../src/islands/atHand/kept.ts';
 import { soundQuestion } from '../../src/islands/atHand/question.ts';
 import { useSavedHere } from '../../src/islands/atHand/savedHere.ts';
+import { useAddress } from '../../src/islands/atHand/useAddress.ts';
 import { freshAtHand } from '../../src/islands/atHand/values.ts';
 import { useTieRanking } from '../../src/islands/fitting/choose/ties/useTieRanking.ts';
 import { useSaving } from '../../src/islands/fitting/useSaving.ts';
 import { useKeeping } from '../../src/islands/records/form/useKeeping.ts';
+import { useKnotInCloth } from '../../src/islands/seen/useKnotPictures.ts';
 import { useLiveCloth } from '../../src/islands/seen/useLiveCloth.ts';
+import { createEntryStore } from '../../src/islands/ui/entryStore.ts';
 import { createQueryClient } from '../../src/islands/wire/queries.ts';
 import { emptyWardrobe } from '../support/wardrobe.ts';
 import { answerWorkers } from '../support/workers.ts';
@@ -27,12 +36,16 @@ afterEach(() => {
   mock.restoreAll();
 });
 
-function inQueries() {
+function quickQueries() {
   const queries = createQueryClient();
   // Waiting is the same however long it takes; and what is done with is not kept for minutes.
   const { queries: asked, mutations } = queries.getDefaultOptions();
   const gcTime = Number.POSITIVE_INFINITY;
   queries.setDefaultOptions({ queries: { ...asked, gcTime }, mutations: { ...mutations, retryDelay: 1, gcTime } });
+  return queries;
+}
+
+function inQueries(queries = quickQueries()) {
   return { wrapper: ({ children }: { readonly children: ReactNode }) => createElement(QueryClientProvider, { client: queries }, children) };
 }
 
@@ -115,6 +128,56 @@ test('what was saved stays saved over a reload, goes on as another fitting when 
   await waitFor(() => assert.equal(anew.result.current.state.kind, 'saved'));
   assert.notEqual(sent[1]?.id, sent[0]?.id);
   assert.deepEqual(sent[1]?.attempts, [], 'the tying went with the first fitting');
+});
+
+test('a knot’s picture is painted once, goes on being shown when all is asked for anew, and is given back in the end', async () => {
+  let painted = 0;
+  answerWorkers({ paintAlone: () => ++painted });
+  mock.method(URL, 'createObjectURL', (picture: unknown) => `blob:${picture}`);
+  const given = mock.method(URL, 'revokeObjectURL', () => undefined);
+  const queries = quickQueries();
+  const ready = (file: string) => readFileSync(new URL(`../../public/cloth/${file}`, import.meta.url));
+  queries.setQueryData(['cloth', 'index'], JSON.parse(ready('index.json').toString()));
+  const words = ['Li Ro Li Co T', 'Lo Ri Co T'];
+  for (const code of words.map((word) => knotCode(parseKnot(word))))
+    queries.setQueryData(['cloth', code], unpackCloth(new Uint8Array(gunzipSync(ready(`${code}.bin.gz`)))));
+  const paint: FabricLook = { fabric: 'woven-silk', pattern: 'solid', colours: ['#102030'] };
+  const { result, rerender } = renderHook(({ word }) => useKnotInCloth(word, paint), {
+    ...inQueries(queries),
+    initialProps: { word: words[0]! },
+  });
+  await waitFor(() => assert.notEqual(result.current, undefined));
+  const first = result.current?.href;
+  rerender({ word: words[1]! });
+  await waitFor(() => assert.notEqual(result.current, undefined));
+  assert.notEqual(result.current?.href, first);
+  rerender({ word: words[0]! });
+  assert.equal(result.current?.href, first);
+  await act(() => queries.invalidateQueries({ queryKey: ['painted'] }));
+  assert.equal(painted, 2);
+  assert.equal(given.mock.callCount(), 0);
+  queries.clear();
+  assert.ok(given.mock.calls.some((call) => call.arguments[0] === first));
+});
+
+test('what stands at hand is written down when the hand rests, or when the page is left before', () => {
+  mock.timers.enable({ apis: ['setTimeout'] });
+  const store = createEntryStore(values);
+  const { rerender } = renderHook(({ now }) => useAddress(store, now, undefined, true, false), {
+    ...inQueries(),
+    initialProps: { now: values },
+  });
+  mock.timers.tick(1000);
+  const moved = { ...values, note: 'a' };
+  rerender({ now: moved });
+  assert.deepEqual(keptAtHand()?.values, values);
+  window.dispatchEvent(new window.Event('pagehide'));
+  assert.deepEqual(keptAtHand()?.values, moved);
+  const on = { ...moved, note: 'ab' };
+  rerender({ now: on });
+  mock.timers.tick(1000);
+  assert.deepEqual(keptAtHand()?.values, on);
+  mock.timers.reset();
 });
 
 test('who stops trying is told that nothing was saved; who saves again tries the same fitting', async () => {

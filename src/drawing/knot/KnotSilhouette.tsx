@@ -1,3 +1,5 @@
+import equal from 'fast-deep-equal';
+import { memo } from 'react';
 import type { Frame, KnotShape } from '../../core/index.ts';
 import { knotMark } from './face.ts';
 import { KnotInCloth } from './KnotInCloth.tsx';
@@ -16,13 +18,13 @@ interface KnotMarkProps {
 const box = { half: 44, top: -9, height: 70 } as const;
 
 /** A knot as a small mark. Decorative: the words beside it say the same. */
-export function KnotSilhouette(props: KnotMarkProps) {
+export const KnotSilhouette = memo(function KnotSilhouette(props: KnotMarkProps) {
   return (
     <svg viewBox={`${-box.half} ${box.top} ${2 * box.half} ${box.height}`} className="h-11 w-[55px] shrink-0" aria-hidden="true">
       <KnotMark {...props} edge="var(--color-ink)" edgeWidth={1} />
     </svg>
   );
-}
+}, equal);
 
 /** A shape as a mark shows it: half a millimetre is a third of a pixel in a list, and less is not drawn anew. */
 export function asMark(shape: KnotShape): KnotShape {

@@ -10,6 +10,8 @@ interface HangingBladeProps {
   readonly shape: KnotShape;
   readonly foot: Foot;
   readonly tipMm: number;
+  /** Lower edge of the picture it stands in. */
+  readonly bottomMm: number;
   readonly sheen: number;
   /** How deep a dimple shows, 0 to 1. */
   readonly dimple: number;
@@ -40,9 +42,9 @@ const BladeLight = memo(function BladeLight({ id, sheen }: { readonly id: string
 });
 
 /** The blade below the knot, with its dimple. */
-export function HangingBlade({ id, tie, shape, foot, tipMm, sheen, dimple, unbroken }: HangingBladeProps) {
+export function HangingBlade({ id, tie, shape, foot, tipMm, bottomMm, sheen, dimple, unbroken }: HangingBladeProps) {
   const { heightMm: top } = shape;
-  const outline = polygon(endBelowKnot(tie, 'blade', foot, top - 4, tipMm));
+  const outline = polygon(endBelowKnot(tie, 'blade', foot, top - 4, tipMm, bottomMm));
   const depth = straightFromMm;
   const half = shape.bottomMm * 0.1;
   const slantDeg = (-180 / Math.PI) * Math.atan(foot.asideMm / depth);

@@ -30,11 +30,16 @@ export const straightFromMm = 66;
 
 /**
  * An end below a knot: as wide as the knot's foot where it comes out, spreading to its own
- * width, tapering to the tip at `tipY`. `knotY` is the knot's bottom edge.
+ * width, tapering to the tip at `tipY`. `knotY` is the knot's bottom edge. A picture that ends at `shownToY` has
+ * it to there.
  */
-export function endBelowKnot(tie: Tie, end: TieEnd, { asideMm, widthMm }: Foot, knotY: number, tipY: number): Pt[] {
+export function endBelowKnot(tie: Tie, end: TieEnd, { asideMm, widthMm }: Foot, knotY: number, tipY: number, shownToY = tipY): Pt[] {
   const spread = (y: number) => widthMm / 2 + (y - knotY) * spreadPerMm;
-  const stations = stationsAbove(tie, end, tipY - knotY, tipY).map(({ y, halfMm }) => ({ y, halfMm: softMinimum(halfMm, spread(y)) }));
+  const hidden = Math.max(0, tipY - Math.max(knotY, shownToY));
+  const stations = stationsAbove(tie, end, tipY - knotY, tipY, hidden).map(({ y, halfMm }) => ({
+    y,
+    halfMm: softMinimum(halfMm, spread(y)),
+  }));
   return bothSides(stations, (y) => asideMm * Math.max(0, 1 - (y - knotY) / straightFromMm));
 }
 
@@ -43,9 +48,10 @@ interface Station {
   readonly halfMm: number;
 }
 
-function stationsAbove(tie: Tie, end: TieEnd, lengthMm: number, tipY: number): Station[] {
+/** The last `lengthMm` of an end, from its tip up, without the `hiddenMm` next to the tip. */
+function stationsAbove(tie: Tie, end: TieEnd, lengthMm: number, tipY: number, hiddenMm = 0): Station[] {
   const fromTip = (atMm: number) => (end === 'blade' ? atMm : tie.lengthMm - atMm);
-  const [from, to] = end === 'blade' ? [0, lengthMm] : [tie.lengthMm - lengthMm, tie.lengthMm];
+  const [from, to] = end === 'blade' ? [hiddenMm, lengthMm] : [tie.lengthMm - lengthMm, tie.lengthMm - hiddenMm];
   return halfWidths(tie, from, to).map(({ atMm, halfMm }) => ({ halfMm, y: tipY - fromTip(atMm) }));
 }
 

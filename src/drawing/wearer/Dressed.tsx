@@ -65,17 +65,19 @@ export function Dressed({
     <g clipPath={`url(#${id}-body)`}>
       <Shades id={id} halfMm={build.halfMm} bottomMm={bottomMm} outer={outer} />
 
-      <Trousers
-        build={build}
-        beltY={beltY}
-        beltHeightMm={client.beltHeightMm}
-        bottomMm={bottomMm}
-        colour={trousersColour ?? 'var(--color-trousers)'}
-      />
+      {beltY < bottomMm && (
+        <Trousers
+          build={build}
+          beltY={beltY}
+          beltHeightMm={client.beltHeightMm}
+          bottomMm={bottomMm}
+          colour={trousersColour ?? 'var(--color-trousers)'}
+        />
+      )}
       {!jacket && ([1, -1] as const).map((side) => <Outermost key={side} id={id} side={side} d={sleeveOf(build, side, shirtEaseMm)} />)}
       <path d={torso.area} fill={shirtColour} />
       <path d={torso.edges} fill="none" {...outline} />
-      <Placket buttonsMm={shirt.buttonsMm} bottomMm={beltY} over={over} />
+      <Placket buttonsMm={shirt.buttonsMm} bottomMm={Math.min(beltY, bottomMm)} over={over} />
       {band}
       <path d={collar.inside} fill={shirtColour} {...outline} />
       <path d={collar.inside} fill="#16202a" fillOpacity="0.28" />
@@ -206,7 +208,7 @@ interface PlacketProps {
 }
 
 /** The front that is buttoned over, edged past the middle toward the other. */
-function Placket({ buttonsMm, bottomMm, over }: PlacketProps) {
+const Placket = memo(function Placket({ buttonsMm, bottomMm, over }: PlacketProps) {
   return (
     <g>
       <path d={curve`M${-over * 16} 10 V${bottomMm}`} stroke="var(--color-ink)" strokeOpacity="0.34" strokeWidth="0.9" />
@@ -214,7 +216,7 @@ function Placket({ buttonsMm, bottomMm, over }: PlacketProps) {
       <Buttons atMm={buttonsMm.filter((y) => y < bottomMm)} />
     </g>
   );
-}
+}, equal);
 
 const Buttons = memo(function Buttons({ atMm }: { readonly atMm: readonly number[] }) {
   return atMm.map((y) => (

@@ -61,7 +61,7 @@ export function Wearer(props: WearerProps) {
   );
 }
 
-function Tied({ id, request, plan, view, cloth, picture }: WearerProps) {
+function Tied({ id, request, plan, view, cloth, picture, bottomMm }: WearerProps) {
   const { tie } = request;
   const { sheen } = fabrics[tie.fabric];
   const dimple = patterns[tie.pattern].quiet ? fabrics[tie.fabric].dimple : fabrics[tie.fabric].dimple * 0.5;
@@ -73,7 +73,7 @@ function Tied({ id, request, plan, view, cloth, picture }: WearerProps) {
     <g>
       {plan.tail.dropMm > heightMm && (
         <path
-          d={polygon(endBelowKnot(tie, 'tail', { ...foot, widthMm: 0.94 * foot.widthMm }, heightMm - 4, plan.tail.dropMm))}
+          d={polygon(endBelowKnot(tie, 'tail', { ...foot, widthMm: 0.94 * foot.widthMm }, heightMm - 4, plan.tail.dropMm, bottomMm))}
           fill={fabricFill(id, 'down')}
           stroke="#000"
           strokeOpacity="0.5"
@@ -86,6 +86,7 @@ function Tied({ id, request, plan, view, cloth, picture }: WearerProps) {
         shape={plan.shape}
         foot={foot}
         tipMm={plan.tip.dropMm}
+        bottomMm={bottomMm}
         sheen={sheen}
         dimple={isPanel ? 0 : dimple}
         unbroken={isPanel}

@@ -7,7 +7,7 @@ import { addressOf, clientAsked, readAddress } from './address.ts';
 import { keepAtHand } from './kept.ts';
 import type { AtHand } from './values.ts';
 
-/** A browser takes only so many changes of an address in a while; the hand moves faster. */
+/** A browser takes only so many changes of an address in a while, and all the steps that can be undone are much to write; the hand moves faster. */
 const restMs = 150;
 /** What an address says besides what stands at hand. */
 const stageKey = 'stage';
@@ -26,30 +26,30 @@ export function useAddress(
   isSaid: boolean,
 ): () => void {
   const queries = useQueryClient();
-  const pending = useRef<(() => void) | undefined>(undefined);
+  /** What is still to be done for what stands at hand now: when the hand rests, and when the page is left before. */
+  const pending = useRef<{ readonly say: () => void; readonly keep: () => void } | undefined>(undefined);
   useEffect(() => {
     if (!isKept) return;
-    keepAtHand(values, store.steps(), location.search);
-    if (!isSaid || !wardrobe) return;
-    const say = () => {
+    const keep = () => keepAtHand(values, store.steps(), location.search);
+    const forget = () => {
       clearTimeout(timer);
       pending.current = undefined;
-      const now = new URLSearchParams(location.search);
-      const next = addressOf(values, wardrobe);
-      const stage = now.get(stageKey);
-      if (stage) next.set(stageKey, stage);
-      const isOther = now.has('client') && now.get('client') !== next.get('client');
-      if (isOther) history.pushState(null, '', `?${next}`);
-      else history.replaceState(history.state, '', `?${next}`);
-      keepAtHand(values, store.steps(), location.search);
+    };
+    const say = () => {
+      forget();
+      if (isSaid && wardrobe) sayInAddress(values, wardrobe);
+      keep();
     };
     const timer = setTimeout(say, restMs);
-    pending.current = say;
-    return () => {
-      clearTimeout(timer);
-      pending.current = undefined;
-    };
+    pending.current = { say, keep };
+    return forget;
   }, [store, values, wardrobe, isKept, isSaid]);
+
+  useEffect(() => {
+    const leave = () => pending.current?.keep();
+    window.addEventListener('pagehide', leave);
+    return () => window.removeEventListener('pagehide', leave);
+  }, []);
 
   useEffect(() => {
     if (!isSaid) return;
@@ -62,5 +62,15 @@ export function useAddress(
     return () => removeEventListener('popstate', goBack);
   }, [store, queries, isSaid]);
 
-  return useCallback(() => pending.current?.(), []);
+  return useCallback(() => pending.current?.say(), []);
+}
+
+function sayInAddress(values: AtHand, wardrobe: Wardrobe): void {
+  const now = new URLSearchParams(location.search);
+  const next = addressOf(values, wardrobe);
+  const stage = now.get(stageKey);
+  if (stage) next.set(stageKey, stage);
+  const isOther = now.has('client') && now.get('client') !== next.get('client');
+  if (isOther) history.pushState(null, '', `?${next}`);
+  else history.replaceState(history.state, '', `?${next}`);
 }

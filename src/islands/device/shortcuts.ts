@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useEffectEvent } from 'react';
 import { tinykeys } from 'tinykeys';
 import { usePreferences } from './preferences.tsx';
 
@@ -56,21 +56,24 @@ export function keyLabel(key: string): string {
 /** Lets keys act while whoever calls stands on the page. */
 export function useShortcuts(actions: ShortcutActions): void {
   const { plainKeys } = usePreferences().preferences;
+  const act = useEffectEvent((code: ShortcutCode) => actions[code]?.());
+  // Keys are bound anew only where there are others: views that follow a handle call this with every millimetre.
+  const codes = Object.keys(actions).join(' ');
   useEffect(() => {
-    const bindings = (Object.keys(actions) as ShortcutCode[]).flatMap((code) => {
+    const bindings = (codes === '' ? [] : (codes.split(' ') as ShortcutCode[])).flatMap((code) => {
       const { keys, plain } = shortcuts[code];
-      const act = (event: KeyboardEvent) => {
+      const pressed = (event: KeyboardEvent) => {
         if (plain && (!plainKeys || isTyping(event.target))) return;
         // What has the focus keeps the keys that it lives by.
         if (event.key.length !== 1 || event.key === ' ') if (plain && isControl(event.target)) return;
         event.preventDefault();
-        actions[code]?.();
+        act(code);
       };
       // On which keyboards a sign wants the shift key is not ours to know.
-      return keys.flatMap((key) => (/^\W$/.test(key) ? [key, `Shift+${key}`] : [key])).map((key) => [key, act] as const);
+      return keys.flatMap((key) => (/^\W$/.test(key) ? [key, `Shift+${key}`] : [key])).map((key) => [key, pressed] as const);
     });
     return tinykeys(window, Object.fromEntries(bindings));
-  }, [actions, plainKeys]);
+  }, [codes, plainKeys]);
 }
 
 function isControl(target: EventTarget | null): boolean {

@@ -1,7 +1,8 @@
-import { useQuery } from '@tanstack/react-query';
+import { type QueryClient, queryOptions, skipToken, useQuery } from '@tanstack/react-query';
 import { wrap } from 'comlink';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { ClothIndex } from '../../contract/clothIndex.ts';
+import type { SeenCloth } from '../../core/cloth/mesh/compact.ts';
 import { knotCode } from '../../core/knot/code.ts';
 import { parseKnot } from '../../core/knot/parse.ts';
 import { frontFoot } from '../../core/seen/front.ts';
@@ -94,35 +95,46 @@ function picturesIn({ atlas, knots }: ClothIndex, { href, codes }: Dyed): Readon
 const alone = { widthPx: 480, heightPx: 480, heightMm: 96 } as const;
 const aloneTopPx = 40;
 
+/** Painted once for as long as it is asked for now and then: a handle moved to and fro brings the same two knots again and again. */
+function knotAloneQuery(code: string, cloth: SeenCloth | null | undefined, paint: FabricLook) {
+  return queryOptions({
+    queryKey: [paintedKey, code, paint],
+    queryFn: cloth
+      ? async ({ client }) => {
+          giveBackUnshown(client);
+          return URL.createObjectURL(await painter().paintAlone(cloth, paint, alone, aloneTopPx));
+        }
+      : skipToken,
+    // Nothing that changes on record changes it: asked for anew, the one before would never be given back.
+    staleTime: 'static',
+    networkMode: 'always',
+    retry: false,
+  });
+}
+
+const paintedKey = 'painted';
+const watched = new WeakSet<QueryClient>();
+
+/** What was painted is the browser's to keep until it is told that nobody shows it any more. */
+function giveBackUnshown(queries: QueryClient): void {
+  if (watched.has(queries)) return;
+  watched.add(queries);
+  queries.getQueryCache().subscribe(({ type, query }) => {
+    const href: unknown = query.state.data;
+    if (type === 'removed' && query.queryKey[0] === paintedKey && typeof href === 'string') URL.revokeObjectURL(href);
+  });
+}
+
 /** One knot in the tie's own cloth, larger, painted off the page's thread; nothing where it is not tied ready. */
 export function useKnotInCloth(word: string | undefined, paint: FabricLook): KnotPicture | undefined {
   const code = word === undefined ? '' : knotCode(parseKnot(word));
   const cloth = useQuery({ ...readyClothQuery(code), enabled: code !== '' }).data;
   const measures = useQuery(indexQuery).data?.knots[code]?.measures;
-  const [painted, setPainted] = useState<{ readonly of: string; readonly href: string }>();
-  const dye = JSON.stringify(paint);
-  const wanted = `${code} ${dye}`;
-  useEffect(() => {
-    if (!cloth) return;
-    let made: string | undefined;
-    let gone = false;
-    const show = (blob: Blob) => {
-      if (gone) return;
-      made = URL.createObjectURL(blob);
-      setPainted({ of: wanted, href: made });
-    };
-    painter()
-      .paintAlone(cloth, JSON.parse(dye) as FabricLook, alone, aloneTopPx)
-      .then(show, () => undefined);
-    return () => {
-      gone = true;
-      if (made) URL.revokeObjectURL(made);
-    };
-  }, [cloth, dye, wanted]);
-  if (painted?.of !== wanted || !measures) return undefined;
+  const href = useQuery(knotAloneQuery(code, cloth, paint)).data;
+  if (!href || !measures) return undefined;
   const { widthPx, heightPx, heightMm } = alone;
   return {
-    href: painted.href,
+    href,
     sheetPx: [widthPx, heightPx],
     cellPx: [0, 0, widthPx, heightPx],
     pxPerMm: heightPx / heightMm,

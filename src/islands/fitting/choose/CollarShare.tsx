@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { bandShowsUnder, inPercent, swampsOver } from '../../../core/plan/criteria/collarFill.ts';
 
 /** The most of the edge that the mark shows. */
@@ -5,7 +6,7 @@ const most = 0.6;
 const width = 84;
 
 /** The part of the collar edge that a knot covers, as a mark on a scale whose good stretch is shaded. */
-export function CollarShare({ percent }: { readonly percent: number }) {
+export const CollarShare = memo(function CollarShare({ percent }: { readonly percent: number }) {
   const x = (share: number) => (Math.min(share, most) / most) * width;
   const isGood = percent >= inPercent(bandShowsUnder) && percent <= inPercent(swampsOver);
   return (
@@ -22,4 +23,4 @@ export function CollarShare({ percent }: { readonly percent: number }) {
       <span className="figures text-note text-soft">{percent}%</span>
     </span>
   );
-}
+});

@@ -9,9 +9,10 @@ import { type StateCode, setIn } from '../../../core/start/reading.ts';
 import { formatFigure, type LengthUnit, roughly, unitLabel } from '../../../core/units/length.ts';
 import { asMark, KnotSilhouette } from '../../../drawing/knot/KnotSilhouette.tsx';
 import type { KnotPicture } from '../../../drawing/knot/picture.ts';
-import { useAsked } from '../../atHand/useAtHand.ts';
+import { useAsked, useSurroundings } from '../../atHand/useAtHand.ts';
 import { useKnotPictures } from '../../seen/useKnotPictures.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Radio } from '../../ui/Radio.tsx';
 import { Switch } from '../../ui/Switch.tsx';
 import { useKnotTitle } from '../../wire/useKnotTitles.ts';
 import { CollarShare } from './CollarShare.tsx';
@@ -30,10 +31,9 @@ type Search = PlanRequest['search'];
 
 /** The knots, best match first, each in one line; those that won't work last, saying so. */
 export function KnotRanking({ knots, chosen, units, colour, onChoose }: KnotRankingProps) {
-  const { store, values, state, frame } = useAsked();
+  const { values, state, frame } = useAsked();
   const titleOf = useKnotTitle();
   const { search } = values.question;
-  const onSearch = (changed: Partial<Search>) => store.set('question.search', { ...search, ...changed });
   const pictureOf = useKnotPictures(
     colour,
     knots.map(({ code }) => code),
@@ -42,31 +42,7 @@ export function KnotRanking({ knots, chosen, units, colour, onChoose }: KnotRank
   const line = { units, colour, pictureOf, titleOf, frame, state, chosen: chosen.moves, onChoose };
   return (
     <section aria-label="Knots" className="flex min-h-0 grow flex-col">
-      <div className="flex items-end justify-between border-b border-line pb-1">
-        <h2 className="text-lg font-medium">Knots</h2>
-        <select
-          aria-label="Family of knots"
-          className="h-9 border-b-2 border-set/40 bg-transparent text-[0.95rem] text-set"
-          value={search.manner}
-          onChange={(event) => onSearch({ manner: event.target.value as Search['manner'] })}
-        >
-          {mannerCodes.map((code) => (
-            <option key={code} value={code}>
-              {manners[code].label}
-            </option>
-          ))}
-          <option value="any">every family</option>
-        </select>
-        <Switch
-          label="Which knots"
-          value={search.knots}
-          choices={[
-            { key: 'named', label: 'named' },
-            { key: 'all', label: 'all' },
-          ]}
-          onChange={(which) => onSearch({ knots: which })}
-        />
-      </div>
+      <WhichKnots search={search} />
       <p className="flex justify-between gap-2 pr-2 text-note text-soft">
         <span>Share of the collar edge: best 22–33%</span>
         <span>
@@ -81,6 +57,36 @@ export function KnotRanking({ knots, chosen, units, colour, onChoose }: KnotRank
     </section>
   );
 }
+
+const amounts = [
+  { key: 'named', label: 'named' },
+  { key: 'all', label: 'all' },
+] as const;
+
+/** Which knots are ranked. */
+const WhichKnots = memo(function WhichKnots({ search }: { readonly search: Search }) {
+  const { store } = useSurroundings();
+  const onSearch = (changed: Partial<Search>) => store.set('question.search', { ...search, ...changed });
+  return (
+    <div className="flex items-end justify-between border-b border-line pb-1">
+      <h2 className="text-lg font-medium">Knots</h2>
+      <select
+        aria-label="Family of knots"
+        className="h-9 border-b-2 border-set/40 bg-transparent text-[0.95rem] text-set"
+        value={search.manner}
+        onChange={(event) => onSearch({ manner: event.target.value as Search['manner'] })}
+      >
+        {mannerCodes.map((code) => (
+          <option key={code} value={code}>
+            {manners[code].label}
+          </option>
+        ))}
+        <option value="any">every family</option>
+      </select>
+      <Switch label="Which knots" value={search.knots} choices={amounts} onChange={(which) => onSearch({ knots: which })} />
+    </div>
+  );
+});
 
 interface FamilyProps {
   readonly family: RankedFamily;
@@ -159,16 +165,8 @@ const KnotLine = memo(function KnotLine({ moves, rank, title, start, chance, isC
       className="relative flex items-center border-b border-faint pr-2 contain-content outline-offset-[-3px] hover:bg-white/60 has-checked:bg-white has-focus-visible:outline-3 has-focus-visible:outline-set"
     >
       <label className="grid min-h-12 min-w-0 grow cursor-pointer grid-cols-[1.4rem_2.6rem_minmax(0,1fr)_auto] items-center gap-x-2">
-        <input
-          type="radio"
-          name="knot"
-          className="sr-only"
-          aria-label={title}
-          checked={isChosen}
-          onChange={() => onChoose(moves)}
-          // The best match may be pressed to keep it, whatever is best later.
-          onClick={() => onChoose(moves)}
-        />
+        {/* The best match may be pressed to keep it, whatever is best later. */}
+        <Radio name="knot" value={moves} label={title} checked={isChosen} onPick={onChoose} again />
         <span className="figures text-right text-soft">{place}</span>
         <KnotSilhouette word={moves} shape={shape} frame={frame} colour={colour} picture={picture} />
         <span className="min-w-0 leading-tight">

@@ -10,6 +10,7 @@ import { tuckOf } from '../../../core/start/tuck.ts';
 import { type ToldStart, type WayCode, waysToTell } from '../../../core/start/ways.ts';
 import { formatFigure, formatLength, type LengthUnit, roughly, unitLabel } from '../../../core/units/length.ts';
 import { useAsked } from '../../atHand/useAtHand.ts';
+import { Radio } from '../../ui/Radio.tsx';
 import { startSeam, tipSpan } from './setInWords.ts';
 import { startInWords } from './startInWords.ts';
 import { WhatMisses } from './WhatMisses.tsx';
@@ -52,7 +53,7 @@ export function StartReadout({ plan, request, state, attempts, children }: Start
             key={keyOf(each)}
             className="flex min-h-8 cursor-pointer items-center justify-between gap-x-3 border-b border-faint leading-tight outline-offset-[-3px] hover:bg-white/60 has-checked:bg-white has-focus-visible:outline-3 has-focus-visible:outline-set"
           >
-            <input type="radio" name="way" className="sr-only" checked={each === large} onChange={() => setWay(keyOf(each))} />
+            <Radio name="way" value={keyOf(each)} checked={each === large} onPick={setWay} />
             <span className="text-follows first-letter:uppercase">{startInWords(each, units)}</span>
             <span className="text-note whitespace-nowrap text-soft">
               {chanceInWords(each.inBandProbability)}, ±{formatLength(each.tipSdMm, units)}

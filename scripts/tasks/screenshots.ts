@@ -101,8 +101,11 @@ const pictures: readonly Picture[] = [
     prepare: async (page) => {
       await page.choose('Client', 'Edrin');
       await page.choose('Client', 'Tobiah');
-      await (await page.one('//*[@role="tab"][.="Card"]')).click();
       await atStep(page, 5);
+      // Its pictures are painted one after the other, and anew once this very tie is simulated.
+      await page.one('//*[text()[contains(., "Simulated in this tie")]]');
+      await (await page.one('//*[@role="tab"][.="Card"]')).click();
+      await page.one('//button[.="Print"][not(@disabled)]');
     },
   },
   {

@@ -46,7 +46,9 @@ export async function throwAt({ address, count, seed, say = () => undefined }: H
       const shot = shots[next++];
       if (!shot) return;
       const from = performance.now();
-      const told = await thrown(address, shot);
+      const first = await thrown(address, shot);
+      // Told to come again: whatever is at fault with the request itself is then told a second time.
+      const told = first.status === 503 ? await thrown(address, shot) : first;
       // A line that is left open waits for whoever left it.
       if (shot.method !== 'RAW') slowest.push({ shot, ms: performance.now() - from });
       if (slowest.length > 2 * sentAgain) keepSlowest(slowest);

@@ -34,7 +34,16 @@ const writers = 4;
 /** Longer than the application itself waits for its records. */
 const patienceMs = 40_000;
 const mark = 'Killed in the middle';
+/** At most so many writes are acknowledged between two kills, by and large. */
+const mostBetween = 12;
 const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms));
+
+interface Writing {
+  readonly written: Written[];
+  readonly goOn: () => boolean;
+  readonly onKept: () => void;
+  readonly wrong: string[];
+}
 
 interface Written {
   readonly tying: TyingRecord;
@@ -59,12 +68,23 @@ export async function killAtRandom({ application, database, say = () => undefine
     const wrong: string[] = [];
     const of = (await (await fetch(`${web.address}/api/wardrobe`)).json()) as Wardrobe;
     let isGoing = true;
+    let kept = 0;
+    const onKept = () => {
+      kept += 1;
+    };
     const written = Array.from({ length: writers }, (): Written[] => []);
-    const writing = written.map((own) => write(port, of, own, () => isGoing, wrong));
+    const writing = written.map((own) => write(port, of, { written: own, goOn: () => isGoing, onKept, wrong }));
+    let isGivenUp = false;
+    Promise.all(writing).catch(() => {
+      isGivenUp = true;
+    });
     const rounds = shuffled(application, database);
     let selfExits = 0;
     for (const [i, what] of rounds.entries()) {
-      await pause(150 + Math.random() * 350);
+      // However fast the machine is: each kill falls among writes that are under way again.
+      const enough = kept + 1 + Math.random() * mostBetween;
+      while (kept < enough && !isGivenUp) await pause(10);
+      await pause(Math.random() * 100);
       if (what === 'application') {
         await web.kill();
         web = await serve();
@@ -101,7 +121,7 @@ function shuffled(application: number, database: number): ('application' | 'data
 }
 
 /** Adds, changes and imports, one after the other, until told to stop; answers how often something had to be sent again. */
-async function write(port: number, of: Wardrobe, written: Written[], goOn: () => boolean, wrong: string[]): Promise<number> {
+async function write(port: number, of: Wardrobe, { written, goOn, onKept, wrong }: Writing): Promise<number> {
   let again = 0;
   const keep = async (path: string, sent: RequestInit, isKept: (status: number, answer: unknown) => boolean) => {
     for (let tries = 0; ; tries++) {
@@ -113,6 +133,7 @@ async function write(port: number, of: Wardrobe, written: Written[], goOn: () =>
       const body: unknown = await answer?.json().catch(() => undefined);
       if (answer && body !== undefined && isKept(answer.status, body)) {
         again += tries;
+        onKept();
         return;
       }
       if (answer && body !== undefined && answer.status !== 503) {

@@ -7,7 +7,7 @@ export type Sql = postgres.Sql;
 /** What a statement can run on: the pool, or a transaction of it. */
 export type Queryable = postgres.ISql;
 
-const connectSeconds = 3;
+const connectSeconds = 10;
 /** As long as statements under way may take once the server is stopping. */
 const closingSeconds = 5;
 

@@ -6,6 +6,7 @@ import { after, before, test } from 'node:test';
 import { recordsOut } from '../../src/contract/offline.ts';
 import { shellFor } from '../../src/shell/app.ts';
 import { type App, startApp } from '../support/app.ts';
+import { wholePage } from '../support/requests.ts';
 
 let app: App;
 before(async () => {
@@ -25,11 +26,12 @@ test('without its records it is alive, so nobody need start it again, and not he
 });
 
 test('a page that comes without its records says so, for a device that keeps pages; one with them does not', async () => {
-  const says = async (path: string) => (await fetch(app.address + path)).headers.get(recordsOut);
-  for (const path of ['/', '/clients', '/fittings']) assert.equal(await says(path), null, path);
+  const says = ({ headers }: Response) => headers.get(recordsOut);
+  const paths = ['/', '/clients', '/fittings'];
+  for (const path of paths) assert.equal(says(await wholePage(app.address + path)), null, path);
   app.gate.shut();
   try {
-    for (const path of ['/', '/clients', '/fittings']) assert.equal(await says(path), 'true', path);
+    for (const path of paths) assert.equal(says(await fetch(app.address + path)), 'true', path);
   } finally {
     app.gate.open();
   }

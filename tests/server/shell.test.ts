@@ -9,6 +9,7 @@ import { brotliCompressSync, brotliDecompressSync, gunzipSync } from 'node:zlib'
 import { loopback } from '../../scripts/machine/ports.ts';
 import { shellFor } from '../../src/shell/app.ts';
 import { type App, startApp } from '../support/app.ts';
+import { wholePage } from '../support/requests.ts';
 
 let app: App;
 before(async () => {
@@ -41,7 +42,7 @@ function ask(address: string, headers: Record<string, string> = {}, method = 'GE
 const codeOf = ({ body }: Answer) => (JSON.parse(body.toString()) as { error: { code: string } }).error.code;
 
 test('pages come with their content, and with a policy that lets no script run but their own', async () => {
-  const { status, headers, body } = await ask(`${app.address}/clients`);
+  const { status, headers } = await ask(`${app.address}/clients`);
   assert.equal(status, 200);
   const policy = String(headers['content-security-policy']);
   const scripts = /script-src ([^;]*);/.exec(policy)?.[1] ?? '';
@@ -51,7 +52,7 @@ test('pages come with their content, and with a policy that lets no script run b
     assert.ok(policy.includes(directive), directive);
   assert.equal(headers['x-content-type-options'], 'nosniff');
   assert.equal(headers['cache-control'], 'private, no-cache');
-  const html = body.toString();
+  const html = await (await wholePage(`${app.address}/clients`)).text();
   for (const name of ['Pell Ambry', 'Osric Hallowtide']) assert.ok(html.includes(name), name);
 });
 
@@ -69,8 +70,8 @@ test('every view stands there before a script has run', async () => {
     ['/knots/4.1', /How to tie it/],
     ['/knots', /suits the collar/],
   ];
-  for (const [path, words] of shows) assert.match((await ask(app.address + path)).body.toString(), words, path);
-  const found = (await ask(`${app.address}/clients?find=hallowtide`)).body.toString();
+  for (const [path, words] of shows) assert.match(await (await wholePage(app.address + path)).text(), words, path);
+  const found = await (await wholePage(`${app.address}/clients?find=hallowtide`)).text();
   assert.ok(!found.includes('Pell Ambry'), 'the address finds without scripts too');
 });
 

@@ -25,7 +25,7 @@ function start(env: NodeJS.ProcessEnv) {
   }
   const ended = once(child, 'exit').then(([code]) => ({ code: code as number | null, said }));
   const saying = async (what: RegExp) => {
-    for (let waited = 0; waited < 30_000 && !what.test(said); waited += 100) await new Promise((resolve) => setTimeout(resolve, 100));
+    for (let waited = 0; waited < 120_000 && !what.test(said); waited += 100) await new Promise((resolve) => setTimeout(resolve, 100));
     assert.match(said, what);
   };
   return { child, ended, saying };

@@ -1,5 +1,16 @@
 import assert from 'node:assert/strict';
 import type { ImportReport } from '../../src/contract/exchange/report.ts';
+import { recordsOut } from '../../src/contract/offline.ts';
+
+/** A page with its records: on a busy machine it may come without, saying so, and is asked for again as its islands would ask. */
+export async function wholePage(address: string): Promise<Response> {
+  for (let tries = 0; ; tries++) {
+    const answer = await fetch(address);
+    if (!answer.headers.has(recordsOut) || tries === 20) return answer;
+    await answer.arrayBuffer();
+    await new Promise((resolve) => setTimeout(resolve, 250));
+  }
+}
 
 /** Asks an application as its pages do. `app` is looked up at each request: tests start theirs before they run. */
 export function requestsTo(app: () => { readonly address: string }) {

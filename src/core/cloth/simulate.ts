@@ -11,6 +11,7 @@ import { keepOffBody } from './forces/body.ts';
 import { type Crease, measureNormals, sweep } from './forces/elastic.ts';
 import { type Folding, foldingOf, type Placing, setWidths } from './forces/folds.ts';
 import {
+  arch,
   centrePanel,
   creaseOf,
   type DimpleLaid,
@@ -20,6 +21,7 @@ import {
   pressToShirt,
   settle,
   squeeze,
+  takesDimple,
   usualHands,
 } from './forces/imposed.ts';
 import { Leaves } from './forces/leaves.ts';
@@ -74,7 +76,7 @@ const freeBelowMm = 4;
 const nearFrom = 0.02;
 const nearTo = 0.3;
 export const coveredTo = 0.5;
-const creaseFrom = 0.42;
+const creaseFrom = 0.25;
 const pressFrom = 0.5;
 /** So late an end that is hidden under the collar lies there. */
 export const hiddenTo = 0.7;
@@ -122,7 +124,7 @@ export class Simulation {
     this.leaves = new Leaves(request.collar);
     this.layerMm = compressedThickness(tie);
     this.bendMm = bendLengthMm * Math.sqrt(fabrics[tie.fabric].stiffness / fabrics['woven-silk'].stiffness);
-    this.sectionMm2 = this.layerMm * tie.bladeMm;
+    this.sectionMm2 = this.layerMm * tie.neckMm;
     this.takenUpMm = bundleOf(windingOf(knot), this.tie, { loopMm, standingMm }).takeUpMm;
     const standingSideMm = tie.lengthMm - standingMm;
     this.placing = {
@@ -132,7 +134,7 @@ export class Simulation {
     };
     this.contacts = new Contacts(this.mesh, gripOf(tie));
     this.folding = foldingOf(this.mesh, this.request.knot.finish);
-    this.crease = creaseOf(knot, this.mesh, request.dimple, side);
+    this.crease = creaseOf(knot, this.mesh, request.dimple, tie.bladeMm, side);
     this.foldedEvery = Math.ceil(setting.steps / timesFolded);
     this.least = leastOf(knot, this.mesh);
     this.openFrom = knot.loose?.from ?? Number.POSITIVE_INFINITY;
@@ -185,6 +187,7 @@ export class Simulation {
     if (knot.loose) layDown(mesh, openFrom, covered);
     squeeze(mesh, place, this.sectionMm2, covered * strength * hands.squeezeMm, knot.loose ? 'open' : 'drawn');
     if (knot.finish === 'open') centrePanel(mesh, near);
+    if (takesDimple(knot)) arch(mesh, place, covered);
     this.leaves.press(mesh, covered);
     if (progress > pressFrom) pressToShirt(mesh, strength * hands.pressMm);
     contacts.pass();
@@ -199,8 +202,8 @@ export class Simulation {
   /** Folds and dimple go over so much cloth, whatever rows it now lies in. */
   private fold(): void {
     this.folding = foldingOf(this.mesh, this.request.knot.finish);
-    const { knot, dimple, side = 1 } = this.request;
-    this.crease = creaseOf(knot, this.mesh, dimple, side);
+    const { knot, tie, dimple, side = 1 } = this.request;
+    this.crease = creaseOf(knot, this.mesh, dimple, tie.bladeMm, side);
   }
 
   private draw(): void {

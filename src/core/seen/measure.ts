@@ -22,6 +22,8 @@ const middleHalfMm = 8;
 /** Where no band tells, so much of the first turn counts to the arm that it comes from under the collar. */
 const rootMm = 16;
 
+type KnotSizes = Omit<ClothMeasures, 'takeUpMm' | 'tiltDeg'>;
+
 /** Reads the measures off the rows of the knot itself; arms and ends that hang or are led away are left out. */
 export function measureCloth(mesh: ClothMesh): ClothMeasures {
   const { position: p, columns, active } = mesh;
@@ -41,25 +43,35 @@ export function measureCloth(mesh: ClothMesh): ClothMeasures {
       if (part === facing && facing !== 'top') across.push(v);
     }
   }
-  const face = across.length > 0 ? across : knot;
-  const of = (v: number, axis: number) => p[3 * v + axis] ?? 0;
+  const tiltDeg = tiltOf(mesh, active);
+  // Callipers are laid along the knot's own upper edge; how far it reaches to either side is told as it hangs.
+  const { topMm, bottomMm, heightMm, depthMm } = sizesIn(mesh, knot, across.length > 0 ? across : knot, -tiltDeg);
+  const { leftMm, rightMm } = sizesIn(mesh, knot, across.length > 0 ? across : knot, 0);
+  const takeUpMm = takenUpBy(mesh, active) + takenUpBy(mesh, mesh.standing);
+  return { takeUpMm, topMm, bottomMm, heightMm, depthMm, tiltDeg, leftMm, rightMm };
+}
+
+/** Sizes of what is of the knot, and across its face, once it is turned by so much, as on a clock backwards. */
+function sizesIn({ position: p }: ClothMesh, knot: readonly number[], face: readonly number[], turnDeg: number): KnotSizes {
+  const [cos, sin] = [Math.cos((turnDeg * Math.PI) / 180), Math.sin((turnDeg * Math.PI) / 180)];
+  const at = (v: number, axis: number) => p[3 * v + axis] ?? 0;
+  const xOf = (v: number) => cos * at(v, 0) - sin * at(v, 1);
+  const yOf = (v: number) => sin * at(v, 0) + cos * at(v, 1);
   // The flanks of a band that leans stand higher and lower than its middle: its height is that of the middle.
-  const middleX = face.reduce((sum, v) => sum + of(v, 0), 0) / face.length;
-  const [bottomY, topY] = range(face.filter((v) => Math.abs(of(v, 0) - middleX) < middleHalfMm).map((v) => of(v, 1)));
-  const [back, front] = range(knot.filter((v) => of(v, 1) >= bottomY && of(v, 1) <= topY).map((v) => of(v, 2)));
-  const spanAt = (y: number) => range(knot.filter((v) => Math.abs(of(v, 1) - y) < (topY - bottomY) / slices + 2).map((v) => of(v, 0)));
+  const middleX = face.reduce((sum, v) => sum + xOf(v), 0) / face.length;
+  const [bottomY, topY] = range(face.filter((v) => Math.abs(xOf(v) - middleX) < middleHalfMm).map(yOf));
+  const [back, front] = range(knot.filter((v) => yOf(v) >= bottomY && yOf(v) <= topY).map((v) => at(v, 2)));
+  const spanAt = (y: number) => range(knot.filter((v) => Math.abs(yOf(v) - y) < (topY - bottomY) / slices + 2).map(xOf));
   const widths = Array.from({ length: slices }, (_, i) => spanAt(bottomY + ((i + 0.5) / slices) * (topY - bottomY)));
   const width = ([from, to]: readonly [number, number]) => to - from;
   const lowest = widths.slice(1, 4).map(width);
   const bottomMiddle = widths[2] ? (widths[2][0] + widths[2][1]) / 2 : 0;
   const [left, right] = range(widths.flat());
   return {
-    takeUpMm: takenUpBy(mesh, active) + takenUpBy(mesh, mesh.standing),
     topMm: Math.max(...widths.slice(slices / 2).map(width)),
     bottomMm: lowest.reduce((sum, each) => sum + each, 0) / lowest.length,
     heightMm: topY - bottomY,
     depthMm: front - back,
-    tiltDeg: tiltOf(mesh, active),
     leftMm: bottomMiddle - left,
     rightMm: right - bottomMiddle,
   };

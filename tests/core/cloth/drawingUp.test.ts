@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { shirtZMm } from '../../../src/core/cloth/forces/body.ts';
-import { centrePanel, KnotPlace, layDown, pressToShirt, settle, squeeze } from '../../../src/core/cloth/forces/imposed.ts';
+import { arch, centrePanel, KnotPlace, layDown, pressToShirt, settle, squeeze } from '../../../src/core/cloth/forces/imposed.ts';
 import { Leaves } from '../../../src/core/cloth/forces/leaves.ts';
 import { Pull } from '../../../src/core/cloth/forces/pull.ts';
 import { followFreedom, takeAway } from '../../../src/core/cloth/forces/tighten.ts';
@@ -129,37 +129,77 @@ test('what presses a row takes the freedom of as much cloth about it, however fa
 const knot = parseKnot('Li Ro Li Co T');
 const laid = () => layLoose([activePath(knot), standingPath(knot)], { rowMm: 10, columns: 7 }, 26, noJitter);
 
-test('fingers squeeze a knot narrower toward its bottom, a fuller tie harder, less at its top, and nothing outside it', () => {
-  const squeezed = (sectionMm2: number, squeezeMm = 0.02) => {
-    const mesh = laid();
-    const before = mesh.position.slice();
-    const place = new KnotPlace();
-    place.measure(mesh);
-    squeeze(mesh, place, sectionMm2, squeezeMm);
-    return { mesh, before, place, ways: before.map((was, i) => (mesh.position[i] ?? 0) - was) };
-  };
-  const { mesh, before, place, ways } = squeezed(170);
-  let most = 0;
+/** What two fingers do to the loose winding in a step: how far each coordinate went, mm. */
+function squeezed(sectionMm2: number, squeezeMm = 1.8, change: (mesh: ClothMesh) => void = () => undefined) {
+  const mesh = laid();
+  change(mesh);
+  const before = mesh.position.slice();
+  const place = new KnotPlace();
+  place.measure(mesh);
+  squeeze(mesh, place, sectionMm2, squeezeMm);
+  return { mesh, before, place, ways: before.map((was, i) => (mesh.position[i] ?? 0) - was) };
+}
+
+const usualMm2 = 67.5;
+
+test('fingers squeeze a knot narrower, a fuller tie harder and from further out, and nothing outside it', () => {
+  const { mesh, before, place, ways } = squeezed(usualMm2);
   for (let i = 0; i < ways.length; i += 3) {
     const way = ways[i] ?? 0;
     const aside = (before[i] ?? 0) - place.middleMm;
     assert.ok(way * aside <= 0 && Math.abs(way) <= Math.abs(aside), 'toward the middle, and not past it');
     assert.ok(ways[i + 1] === 0 && ways[i + 2] === 0);
-    if (i < 3 * mesh.active.entersAt * mesh.columns || i >= 3 * mesh.standing.first) assert.equal(Math.abs(way), 0);
-    most = Math.max(most, Math.abs(way));
+    const y = before[i + 1] ?? 0;
+    const isOutside = i < 3 * mesh.active.entersAt * mesh.columns || i >= 3 * mesh.standing.first || y > place.topMm + 5;
+    if (isOutside) assert.equal(Math.abs(way), 0);
   }
-  assert.ok(most > 0);
-  const hardestWhere = (is: (y: number) => boolean) =>
-    Math.max(...ways.filter((_, i) => i % 3 === 0 && is(before[i + 1] ?? 0)).map(Math.abs));
-  const middleY = (place.topMm + place.bottomMm) / 2;
-  const above = hardestWhere((y) => y >= place.topMm);
-  assert.ok(above > 0 && above < 0.6 * hardestWhere((y) => y < middleY), `${above}`);
   const hardest = (all: Float64Array) => Math.max(...all.map(Math.abs));
-  assert.ok(hardest(squeezed(340).ways) > 1.5 * hardest(ways), 'twice the cloth, much harder');
+  assert.ok(hardest(ways) > 0);
+  assert.ok(hardest(squeezed(2 * usualMm2).ways) > 1.5 * hardest(ways), 'twice the cloth, much harder');
   const reach = (all: Float64Array) =>
     Math.min(...before.filter((_, i) => i % 3 === 0 && all[i] !== 0).map((x) => Math.abs(x - place.middleMm)));
-  assert.ok(reach(squeezed(340).ways) > reach(ways), 'and from further out');
-  assert.ok(squeezed(170, 0).ways.every((way) => way === 0));
+  assert.ok(reach(squeezed(2 * usualMm2).ways) > reach(ways), 'and from further out');
+  assert.ok(squeezed(usualMm2, 0).ways.every((way) => way === 0));
+});
+
+test('both fingers press with the same strength, however much lies under each, and at one height, so that they turn no knot', () => {
+  // More cloth on the one side, and lower.
+  const { before, place, ways } = squeezed(usualMm2, 1.8, ({ position }) => {
+    for (let i = 0; i < position.length; i += 3) {
+      const [x = 0, y = 0] = [position[i], position[i + 1]];
+      if (x < 0 && y > 0) position[i] = x / 2;
+    }
+  });
+  const finger = (side: 1 | -1) => {
+    let [strength, turning] = [0, 0];
+    for (let i = 0; i < ways.length; i += 3) {
+      if (Math.sign((before[i] ?? 0) - place.middleMm) !== side) continue;
+      strength += Math.abs(ways[i] ?? 0);
+      turning += Math.abs(ways[i] ?? 0) * (before[i + 1] ?? 0);
+    }
+    return { strength, heightMm: turning / strength };
+  };
+  const [left, right] = [finger(-1), finger(1)];
+  for (const { strength } of [left, right]) assert.ok(Math.abs(strength / 1.8 - 1) < 0.02, `${strength}`);
+  assert.ok(Math.abs(left.heightMm - right.heightMm) < 3, `${left.heightMm} and ${right.heightMm} mm`);
+});
+
+test('the blade is held out just below the knot that it comes out of, and nothing else is', () => {
+  const mesh = laid();
+  const place = new KnotPlace();
+  place.measure(mesh);
+  const before = mesh.position.slice();
+  arch(mesh, place, 1);
+  const moved = [...before.keys()].filter((i) => mesh.position[i] !== before[i]);
+  assert.ok(moved.length > 0);
+  const from = mesh.active.first + mesh.active.parts.indexOf('tuck') * mesh.columns;
+  const to = mesh.active.first + mesh.active.rows * mesh.columns;
+  for (const i of moved) {
+    const v = Math.floor(i / 3);
+    assert.ok(i % 3 === 2 && (mesh.position[i] ?? 0) > (before[i] ?? 0), 'straight out');
+    assert.ok(v >= from && v < to, 'of the blade only');
+    assert.ok((before[3 * v + 1] ?? 0) < place.bottomMm + 15, 'below the knot');
+  }
 });
 
 test('a knot is slid whole to the button and its lower part to the shirt, and its ends stay where they are held', () => {
@@ -256,10 +296,9 @@ test('a leaf’s edge runs outward from the button to its tip, and below it ther
 test('the collar’s leaves press back what stands out of them and leave the opening between them alone', () => {
   const mesh = twoLayers(10);
   const at = (x: number, y: number, z: number) => {
-    mesh.position[0] = x;
-    mesh.position[1] = y;
-    mesh.position[2] = z;
-    for (let i = 0; i < 2000; i++) new Leaves().press(mesh, 1);
+    mesh.position.fill(0);
+    mesh.position.set([x, y, z]);
+    for (let i = 0; i < 200; i++) new Leaves().press(mesh, 1);
     return mesh.position[2] ?? 0;
   };
   const high = shirtZMm + 60;
@@ -276,4 +315,30 @@ test('the collar’s leaves press back what stands out of them and leave the ope
   const before = later.position.slice();
   new Leaves().press(later, 0);
   assert.deepEqual(later.position, before);
+});
+
+test('a leaf that is pressed gives, on its own side only, and lies back once nothing presses it', () => {
+  const leaves = new Leaves();
+  const [x, y] = [40, -20];
+  const front = (side: 1 | -1) => leaves.frontMm(side * x, y) ?? Number.NaN;
+  const flatMm = front(1);
+  assert.equal(front(-1), flatMm);
+  assert.equal(leaves.frontMm(5, y), undefined, 'between the leaves there is none');
+  const mesh = twoLayers(10);
+  // Cloth that stands firm under the right one.
+  const press = () => {
+    mesh.position.fill(0);
+    mesh.position.set([x, y, flatMm + 3]);
+    leaves.press(mesh, 1);
+  };
+  press();
+  const first = (mesh.position[2] ?? 0) - flatMm;
+  for (let i = 0; i < 400; i++) press();
+  const lifted = front(1) - flatMm;
+  assert.ok(lifted > 1 && lifted < 3, `lifted by ${lifted} mm`);
+  assert.equal(front(-1), flatMm);
+  assert.ok((mesh.position[2] ?? 0) - flatMm > first, 'so it presses less');
+  mesh.position.fill(0);
+  for (let i = 0; i < 4000; i++) leaves.press(mesh, 1);
+  assert.ok(front(1) - flatMm < 0.05, `${front(1) - flatMm} mm are left`);
 });

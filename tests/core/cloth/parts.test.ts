@@ -156,13 +156,15 @@ test('a loose path runs the word’s moves in order, outward, and ends as the kn
 test('creases are laid where they are wanted, one, a hair off, two, or none', () => {
   const knot = parseKnot('Li Ro Li Co T');
   const mesh = layLoose([activePath(knot), standingPath(knot)], { rowMm: 6, columns: 9 }, 26, noJitter);
-  assert.equal(creaseOf(parseKnot('Li Ro Li Co D'), mesh, 'centred'), undefined, 'an open front has none');
-  const of = (dimple: Parameters<typeof creaseOf>[2]) => creaseOf(knot, mesh, dimple);
+  assert.equal(creaseOf(parseKnot('Li Ro Li Co D'), mesh, 'centred', 85), undefined, 'an open front has none');
+  const of = (dimple: Parameters<typeof creaseOf>[2], bladeMm = 85) => creaseOf(knot, mesh, dimple, bladeMm);
   assert.equal(of('none'), undefined);
   const centred = of('centred')?.offset ?? new Float64Array(0);
   const lowest = [...centred].indexOf(Math.min(...centred));
   assert.equal(lowest, 4);
   assert.ok(Math.abs((centred[3] ?? 0) - (centred[5] ?? 0)) < 1e-9, 'the middle one is even');
+  const [slim = 0, usual = 0] = [of('centred', 42.5)?.offset[lowest], centred[lowest]];
+  assert.ok(usual < 0 && Math.abs(slim / usual - 0.5) < 1e-9, 'half as deep in a blade half as wide');
   const off = of('off-centre')?.offset ?? new Float64Array(0);
   assert.ok(Math.abs((off[3] ?? 0) - (off[5] ?? 0)) > 0.01);
   assert.notDeepEqual(of('double')?.offset, centred);

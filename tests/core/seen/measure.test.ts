@@ -5,9 +5,10 @@ import { measureNormals } from '../../../src/core/cloth/forces/elastic.ts';
 import type { LooseStrand, Part } from '../../../src/core/cloth/mesh/loosePath.ts';
 import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh/mesh.ts';
 import { parseKnot } from '../../../src/core/index.ts';
-import { knotCode } from '../../../src/core/knot/code.ts';
 import type { Vec3 } from '../../../src/core/numeric/vector.ts';
 import { measureCloth } from '../../../src/core/seen/measure.ts';
+import { leanDegOf } from '../../../src/core/tying/shape.ts';
+import { stanceOf } from '../../../src/core/tying/stance.ts';
 
 const wideMm = 40;
 
@@ -124,22 +125,19 @@ test('a longer band makes a wider knot of the same height', () => {
   assert.ok(Math.abs(long.heightMm - short.heightMm) < 0.5);
 });
 
-test('the order of the words by their lean is the one that people feel', async () => {
-  const { readyCloth } = await import('../../../src/server/readyCloth.ts');
-  const tilt = async (code: string) => {
-    const cloth = await readyCloth(code);
-    assert.ok(cloth);
-    const { active, columns } = cloth;
-    const middle = Math.floor(columns / 2);
-    const at = (row: number, axis: number) => active.position[3 * (row * columns + middle) + axis] ?? 0;
-    const band = active.parts.flatMap((part, row) => (part === 'band' ? [row] : []));
-    // Where the band passes the middle of the face: how much it rises to a step across.
-    const centre = band.toSorted((a, b) => Math.abs(at(a, 0)) - Math.abs(at(b, 0)))[0] ?? 0;
-    return Math.abs(Math.atan2(at(centre + 3, 1) - at(centre - 3, 1), at(centre + 3, 0) - at(centre - 3, 0)) % Math.PI);
-  };
-  const level = (angle: number) => Math.min(angle, Math.PI - angle);
-  const fourInHand = level(await tilt('4.1'));
-  const nicky = level(await tilt(knotCode(parseKnot('Lo Ci Ro Li Co T'))));
-  assert.ok(fourInHand > 0.17, `the four-in-hand leans: ${fourInHand}`);
-  assert.ok(nicky < fourInHand, `the nicky is more level: ${nicky}`);
+test('the order of the words by their lean is the one that people feel', () => {
+  const lean = (word: string) => Math.abs(leanDegOf(stanceOf(parseKnot(word)) ?? { tiltDeg: Number.NaN, overhangDeg: Number.NaN }));
+  const [fourInHand, nicky, halfWindsor] = ['Li Ro Li Co T', 'Lo Ci Ro Li Co T', 'Li Ro Ci Lo Ri Co T'].map(lean) as [
+    number,
+    number,
+    number,
+  ];
+  assert.ok(fourInHand > 10, `the Four-in-hand leans: ${fourInHand}°`);
+  assert.ok(nicky < 10 && halfWindsor < 10, `the nicky and the Half-Windsor are level: ${nicky}° and ${halfWindsor}°`);
+});
+
+test('callipers are laid along the upper edge of a knot that leans', () => {
+  const [level, leaning] = [measureCloth(band(0)), measureCloth(band(18))];
+  for (const key of ['topMm', 'heightMm', 'depthMm'] as const)
+    assert.ok(Math.abs(leaning[key] - level[key]) < 1, `${key}: ${leaning[key]} for ${level[key]}`);
 });

@@ -1,3 +1,4 @@
+import { rounded } from '../mesh/exact.ts';
 import type { ClothMesh } from '../mesh/mesh.ts';
 import { nearestOnTriangle } from './nearest.ts';
 import { grown, NearPairs, squareApart } from './nearPairs.ts';
@@ -14,9 +15,6 @@ const shareOfRoom = 0.4;
 const farMm = 20;
 /** Room of a point that touches nothing, mm. */
 const freeMm = 2;
-
-/** Adding and taking away again rounds to 2⁻³² mm: sums of such steps are exact, in whatever order they are made. */
-const rounder = 1.5 * 2 ** 20;
 
 /** Of each contact: its point as two vertices, and its triangle's corners. */
 const vertices = 5;
@@ -324,8 +322,4 @@ function shove(push: Float64Array, v: number, by: number, x: number, y: number, 
   push[i] += rounded(by * x);
   push[i + 1] += rounded(by * y);
   push[i + 2] += rounded(by * z);
-}
-
-function rounded(mm: number): number {
-  return mm + rounder - rounder;
 }

@@ -1,4 +1,5 @@
 import type { Knot } from '../../knot/knot.ts';
+import { rounded } from '../mesh/exact.ts';
 import type { Side } from '../mesh/loosePath.ts';
 import { asideOf, type ClothMesh, type Strand } from '../mesh/mesh.ts';
 import { shirtZMm } from './body.ts';
@@ -117,48 +118,119 @@ export function layDown({ position: p, columns, active }: ClothMesh, openFrom: n
   }
 }
 
-/** How hard the hands that draw a knot up work on the reference tie: what two fingers squeeze in and a hand presses back in a step, mm. */
+/** How hard the hands that draw a knot up work on the reference tie, in a step, mm: what a finger squeezes in, over all that lies under it, and what a hand presses back. */
 export interface Hands {
   readonly squeezeMm: number;
   readonly pressMm: number;
 }
 
 /** Fitted on two knots of which real ties were handled (`npm run cloth calibrate`). */
-export const usualHands: Hands = { squeezeMm: 0.02, pressMm: 0.009 };
+export const usualHands: Hands = { squeezeMm: 1.8, pressMm: 0.009 };
 
-/** The reference tie's blade holds so much cloth, mm²; a fuller one is squeezed by this power of its section harder. */
-const squeezedMm2 = 170;
-const squeezePower = 0.7;
-/** On that tie fingers reach no nearer to the middle than this, and press with all their strength from so much further out, mm. */
+/** The reference tie's neck holds so much cloth, mm²; a fuller one is squeezed as much harder. */
+const squeezedMm2 = 67.5;
+/** On that tie fingers reach no nearer to the middle than this, press with all their strength from so much further out, and reach so far past the knot, mm. */
 const betweenFingersMm = 10;
 const fingertipMm = 12;
-/** At the knot's top they press with this share of it; where turns are held open there, not at all. */
-const topShare = { drawn: 0.4, open: 0 } as const;
+const pastKnotMm = 4;
+/** A finger under which less lies than so many points is not pressed against it any harder. */
+const leastUnder = 32;
+/** Where on it a finger presses harder, so that both press at one height, it does by no more than this share. */
+const mostHarder = 1.5;
+
+/** What lies under one of two fingers: how much of it, and how high up the knot, from 0 at its bottom to 1 at its top. */
+class Finger {
+  private weight = 0;
+  private height = 0;
+  private square = 0;
+  private harderAbove = 0;
+  private total = 0;
+
+  feel(held: number, up: number): void {
+    this.weight += rounded(held);
+    this.height += rounded(held * up);
+    this.square += rounded(held * up * up);
+  }
+
+  get isFree(): boolean {
+    return this.weight < 1;
+  }
+
+  get meanHeight(): number {
+    return this.height / this.weight;
+  }
+
+  /** Presses so that what it presses with has its middle at a height. */
+  pressAt(level: number): void {
+    const above = this.height - level * this.weight;
+    this.harderAbove = -above / (this.square - 2 * level * this.height + level * level * this.weight + leastSpread);
+    this.total = this.weight + this.harderAbove * above;
+  }
+
+  /** Share of its strength that a point at a height takes. */
+  shareAt(up: number, level: number): number {
+    const harder = Math.max(-mostHarder, Math.min(mostHarder, this.harderAbove * (up - level)));
+    return Math.max(0, 1 + harder) / Math.max(leastUnder, this.total);
+  }
+}
+
+const leastSpread = 0.05;
 
 /**
- * Squeezes the knot from both sides, less at its top and fully from half-way down, as fingers do that draw it up; the cloth
- * withstands. Fingers take a fuller tie harder, and further apart: `sectionMm2` is what its blade holds. `turns` are all drawn up, or the last of them held open.
+ * Squeezes the knot from both sides, as two fingers do that draw it up: with the same strength, at one height, shared out over what
+ * lies under each; the cloth withstands. So they work on a large knot as on a small one, and turn none. Fingers take a fuller tie harder, and further
+ * apart: `sectionMm2` is what its neck holds. Where the last `turns` are held open, they let the top be.
  */
 export function squeeze(
   mesh: ClothMesh,
   { middleMm, topMm, bottomMm }: KnotPlace,
   sectionMm2: number,
   squeezeMm: number,
-  turns: keyof typeof topShare = 'drawn',
+  turns: 'drawn' | 'open' = 'drawn',
 ): void {
   if (squeezeMm <= 0 || topMm <= bottomMm) return;
   const { position: p, columns, active } = mesh;
   const { first, entersAt, leavesAt, parts } = active;
   const tucked = parts.indexOf('tuck');
-  const to = tucked < 0 ? leavesAt : tucked;
+  const [from, to] = [3 * (first + entersAt * columns), 3 * (first + (tucked < 0 ? leavesAt : tucked) * columns)];
   const fuller = sectionMm2 / squeezedMm2;
-  const most = squeezeMm * fuller ** squeezePower;
   const size = Math.sqrt(fuller);
-  for (let i = 3 * (first + entersAt * columns); i < 3 * (first + to * columns); i += 3) {
-    const low = Math.max(topShare[turns], Math.min(1, (2 * (topMm - p[i + 1])) / (topMm - bottomMm)));
-    const aside = p[i] - middleMm;
-    const held = Math.min(1, (Math.abs(aside) - size * betweenFingersMm) / (size * fingertipMm));
-    if (held > 0) p[i] -= most * low * held * Math.sign(aside);
+  const upAt = (i: number) => (p[i + 1] - bottomMm) / (topMm - bottomMm);
+  const heldAt = (i: number) => {
+    if (p[i + 1] > topMm + pastKnotMm || p[i + 1] < bottomMm - pastKnotMm) return 0;
+    const held = Math.min(1, (Math.abs(p[i] - middleMm) - size * betweenFingersMm) / (size * fingertipMm));
+    return turns === 'open' ? held * Math.max(0, Math.min(1, 2 * (1 - upAt(i)))) : held;
+  };
+  const fingers = [new Finger(), new Finger()] as const;
+  for (let i = from; i < to; i += 3) {
+    const held = heldAt(i);
+    if (held > 0) fingers[p[i] > middleMm ? 1 : 0].feel(held, upAt(i));
+  }
+  if (fingers[0].isFree || fingers[1].isFree) return;
+  const level = (fingers[0].meanHeight + fingers[1].meanHeight) / 2;
+  for (const finger of fingers) finger.pressAt(level);
+  for (let i = from; i < to; i += 3) {
+    const held = heldAt(i);
+    if (held <= 0) continue;
+    const side = p[i] > middleMm ? 1 : -1;
+    p[i] -= side * squeezeMm * fuller * held * fingers[side === 1 ? 1 : 0].shareAt(upAt(i), level);
+  }
+}
+
+/** A finger behind the blade holds it out over so much below the knot, by so much a step where it is strongest, mm. */
+const archedOverMm = 60;
+const archMm = 0.03;
+
+/** Holds the blade out below the knot that it comes out of: pulled straight, it arches. `eased` goes from 0 to 1. */
+export function arch({ position: p, columns, active }: ClothMesh, { bottomMm }: KnotPlace, eased: number): void {
+  const { first, rows, parts } = active;
+  const middle = Math.floor(columns / 2);
+  for (let row = parts.indexOf('tuck'); row < rows; row++) {
+    const at = first + row * columns;
+    const below = (bottomMm - p[3 * (at + middle) + 1]) / archedOverMm;
+    if (below <= 0 || below >= 1) continue;
+    const out = eased * archMm * Math.sin(Math.PI * below) ** 2;
+    for (let i = 3 * at; i < 3 * (at + columns); i += 3) p[i + 2] += out;
   }
 }
 
@@ -175,7 +247,8 @@ export function pressToShirt({ position: p, count }: ClothMesh, pressMm: number)
 /** The dimples that are laid: one crease in the middle, a hair off it, two, or none. */
 export type DimpleLaid = 'none' | 'centred' | 'off-centre' | 'double';
 
-const dimpleDepthMm = 5;
+/** As deep as this share of the blade's width. */
+const dimpleDepth = 0.07;
 const shoulderShare = 0.5;
 const belowKnotMm = 45;
 
@@ -184,13 +257,19 @@ export function takesDimple({ active, finish }: Knot): boolean {
   return active === 'blade' && finish === 'tuck';
 }
 
-/** The crease from the tuck to just below the knot; `undefined` where none is laid. */
-export function creaseOf(knot: Knot, { columns, active: strand }: ClothMesh, dimple: DimpleLaid, side: Side = 1): Crease | undefined {
+/** The crease from the tuck to just below the knot, in a blade of a width, mm; `undefined` where none is laid. */
+export function creaseOf(
+  knot: Knot,
+  { columns, active: strand }: ClothMesh,
+  dimple: DimpleLaid,
+  bladeMm: number,
+  side: Side = 1,
+): Crease | undefined {
   if (!takesDimple(knot)) return undefined;
   const firstRow = strand.parts.indexOf('tuck');
   const hangs = strand.parts.lastIndexOf('tuck') + 1;
   if (dimple === 'none' || firstRow < 0) return undefined;
-  const depth = Float64Array.from({ length: columns }, (_, c) => depthAt(2 * side * asideOf(c, columns), dimple));
+  const depth = Float64Array.from({ length: columns }, (_, c) => dimpleDepth * bladeMm * depthAt(2 * side * asideOf(c, columns), dimple));
   const offset = Float64Array.from({ length: columns }, (_, c) =>
     c === 0 || c === columns - 1 ? 0 : depth[c] - (depth[c - 1] + depth[c + 1]) / 2,
   );
@@ -199,9 +278,10 @@ export function creaseOf(knot: Knot, { columns, active: strand }: ClothMesh, dim
   return { firstRow, lastRow, offset };
 }
 
+/** Across a blade, from −1 at one edge to 1 at the other: −1 where it lies deepest. */
 function depthAt(across: number, dimple: DimpleLaid): number {
   const bump = (at: number, width: number) => Math.exp(-(((across - at) / width) ** 2));
-  const one = (at: number) => -dimpleDepthMm * bump(at, 0.35) + dimpleDepthMm * shoulderShare * (bump(at - 0.7, 0.3) + bump(at + 0.7, 0.3));
+  const one = (at: number) => shoulderShare * (bump(at - 0.7, 0.3) + bump(at + 0.7, 0.3)) - bump(at, 0.35);
   if (dimple === 'double') return 0.7 * (one(-0.45) + one(0.45));
   return one(dimple === 'off-centre' ? 0.12 : 0);
 }

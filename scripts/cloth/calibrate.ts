@@ -15,7 +15,7 @@ const handled: Readonly<Record<string, Readonly<Record<keyof Figures, Range>>>> 
   'Li Co Ri Lo Ci Ro Li Co T': { topMm: [55, 65], bottomMm: [32, 40], heightMm: [45, 50], depthMm: [25, 32] },
 };
 
-const tried: readonly Hands[] = [1.3, 1.8, 2.5].flatMap((squeezeMm) => [0.006, 0.009, 0.013].map((pressMm) => ({ squeezeMm, pressMm })));
+const tried: readonly Hands[] = [1.6, 2.1, 2.7].flatMap((squeezeMm) => [0.008, 0.011, 0.014].map((pressMm) => ({ squeezeMm, pressMm })));
 const seeds = [0, 10] as const;
 
 export interface Calibrated {

@@ -104,6 +104,7 @@ export class Simulation {
   private readonly placing: Placing;
   private readonly layerMm: number;
   private readonly bendMm: number;
+  private readonly grip: number;
   private readonly sectionMm2: number;
   private readonly foldedEvery: number;
   private readonly rowsMm: readonly [active: number, standing: number];
@@ -132,7 +133,8 @@ export class Simulation {
       standingFromMm: standingSideMm - armMm,
       knotMm: 1.15 * this.takenUpMm + 40,
     };
-    this.contacts = new Contacts(this.mesh, gripOf(tie));
+    this.grip = gripOf(tie);
+    this.contacts = new Contacts(this.mesh, this.grip);
     this.folding = foldingOf(this.mesh, this.request.knot.finish);
     this.crease = creaseOf(knot, this.mesh, request.dimple, tie.bladeMm, side);
     this.foldedEvery = Math.ceil(setting.steps / timesFolded);
@@ -162,7 +164,7 @@ export class Simulation {
   }
 
   private step(): void {
-    const { mesh, contacts, place, pins, openFrom, progress, rowsMm } = this;
+    const { mesh, contacts, place, pins, openFrom, progress, rowsMm, grip } = this;
     const { knot } = this.request;
     const { hands } = this.setting;
     const strength = knot.loose ? holdingOpen : 1;
@@ -191,7 +193,7 @@ export class Simulation {
     this.leaves.press(mesh, covered);
     if (progress > pressFrom) pressToShirt(mesh, strength * hands.pressMm);
     contacts.pass();
-    keepOffBody(mesh, near);
+    keepOffBody(mesh, near, grip);
     contacts.keepRoom();
     pins.hold(mesh, near, ended);
     followFreedom(mesh, mesh.active, rowsMm[0], contacts.isPressed, place.bottomMm - freeBelowMm, openFrom);

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { shirtZMm } from '../../../src/core/cloth/forces/body.ts';
+import { keepOffBody, shirtZMm } from '../../../src/core/cloth/forces/body.ts';
 import { arch, centrePanel, KnotPlace, layDown, pressToShirt, settle, squeeze } from '../../../src/core/cloth/forces/imposed.ts';
 import { Leaves } from '../../../src/core/cloth/forces/leaves.ts';
 import { Pull } from '../../../src/core/cloth/forces/pull.ts';
@@ -341,4 +341,21 @@ test('a leaf that is pressed gives, on its own side only, and lies back once not
   mesh.position.fill(0);
   for (let i = 0; i < 4000; i++) leaves.press(mesh, 1);
   assert.ok(front(1) - flatMm < 0.05, `${front(1) - flatMm} mm are left`);
+});
+
+test('cloth that is pressed against the shirt slides as far as its grip lets it, and freely where it touches nothing', () => {
+  const mesh = twoLayers(10);
+  /** How far a point gets that is moved 1 mm aside and pressed into the shirt by so much, mm. */
+  const slid = (deepMm: number, grip: number) => {
+    mesh.position.fill(0);
+    mesh.before.fill(0);
+    mesh.before.set([0, -60, shirtZMm]);
+    mesh.position.set([1, -60, shirtZMm - deepMm]);
+    keepOffBody(mesh, 1, grip);
+    return mesh.position[0] ?? 0;
+  };
+  assert.equal(slid(0.4, 0), 1);
+  assert.equal(slid(-0.4, 0.3), 1);
+  assert.ok(Math.abs(slid(0.4, 0.3) - (1 - 0.3 * 0.2)) < 1e-3, `${slid(0.4, 0.3)}`);
+  assert.ok(Math.abs(slid(40, 0.3)) < 1e-9, 'held fast where it is pressed hard');
 });

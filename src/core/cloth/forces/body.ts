@@ -1,5 +1,6 @@
 import type { Side } from '../mesh/loosePath.ts';
 import type { ClothMesh } from '../mesh/mesh.ts';
+import { rub } from './rub.ts';
 
 /** Radius of the neck, and how far behind the knot's middle its front and the shirt are, mm. */
 export const neckRadiusMm = 58;
@@ -20,9 +21,13 @@ function chestAt(x: number, y: number, shirt: number, axis: number): number {
   return neck + t * t * (3 - 2 * t) * (shirt - (x * x) / chestRound - neck);
 }
 
-/** Keeps cloth out of the shirt front and the neck. `near` grows from 0 (far back) to 1 (in place). */
-export function keepOffBody({ position: p, count }: ClothMesh, near: number): void {
+/**
+ * Keeps cloth out of the shirt front and the neck, on which it slides as far as its `grip`, a share of what presses it, lets it.
+ * `near` grows from 0 (far back) to 1 (in place).
+ */
+export function keepOffBody(mesh: ClothMesh, near: number, grip = 0): void {
   if (near <= 0) return;
+  const { position: p, count } = mesh;
   const back = farBackMm * (1 - near);
   const shirt = shirtZMm - back;
   const axis = axisZMm - back;
@@ -32,7 +37,10 @@ export function keepOffBody({ position: p, count }: ClothMesh, near: number): vo
     const z = p[i + 2];
     if (y < 0) {
       const floor = chestAt(x, y, shirt, axis);
-      if (z < floor) p[i + 2] = z + 0.5 * (floor - z);
+      if (z >= floor) continue;
+      const pushed = 0.5 * (floor - z);
+      p[i + 2] = z + pushed;
+      if (grip > 0) rub(mesh, i, 0, 0, 1, grip * pushed);
       continue;
     }
     const dz = z - axis;
@@ -42,6 +50,7 @@ export function keepOffBody({ position: p, count }: ClothMesh, near: number): vo
     const share = (0.5 * (neckRadiusMm - r)) / r;
     p[i] = x + share * x;
     p[i + 2] = z + share * dz;
+    if (grip > 0) rub(mesh, i, x / r, 0, dz / r, grip * share * r);
   }
 }
 

@@ -38,27 +38,27 @@ test('what is kept is the knot its word says, as it came out of packing, and no 
   }
 });
 
-test('of a tucked knot the front shows most of all the band, but for one that turns back in its last moves and one whose turns are held open', () => {
+test('of a tucked knot the front shows most of all the band, but for one whose turns are held open', () => {
   const tucked = ready.filter(({ knot: { finish } }) => finish === 'tuck');
   const others = tucked.filter(({ knot, code, kept }) => {
     assert.equal(kept.shown.length, knot.moves.length, code);
     assert.ok(Math.abs(kept.shown.reduce((sum, share) => sum + share, 0) - 1) < 0.05, code);
     const band = kept.shown[knot.moves.length - 2] ?? 0;
-    return Math.max(...kept.shown) > band || band < 0.35 || (kept.shown[0] ?? 1) > 0.45;
+    return Math.max(...kept.shown) > band || band < 0.3 || (kept.shown[0] ?? 1) > 0.45;
   });
   assert.deepEqual(
     others.map(({ code }) => code),
-    ['9.19', 'n10.49-8'],
+    ['n10.49-8'],
   );
 });
 
 test('the named knots are as large, and lean as much, as they were found to when the cloth was last set', () => {
   const found = [
-    ['Li Ro Li Co T', 187, 44, -12],
-    ['Lo Ci Lo Ri Co T', 259, 47, -13],
-    ['Li Ro Ci Lo Ri Co T', 247, 48, 9],
-    ['Lo Ri Lo Ci Ro Li Co T', 312, 48, -15],
-    ['Li Co Ri Lo Ci Ro Li Co T', 374, 52, -6],
+    ['Li Ro Li Co T', 196, 42, -2],
+    ['Lo Ci Lo Ri Co T', 211, 43, -3],
+    ['Li Ro Ci Lo Ri Co T', 249, 47, 2],
+    ['Lo Ri Lo Ci Ro Li Co T', 319, 52, -24],
+    ['Li Co Ri Lo Ci Ro Li Co T', 374, 50, -5],
   ] as const;
   for (const [word, clothMm, heightMm, tiltDeg] of found) {
     const measures = index.knots[knotCode(parseKnot(word))]?.measures;

@@ -4,20 +4,22 @@ import { join } from 'node:path';
 import test from 'node:test';
 import { gunzipSync } from 'node:zlib';
 import { readyFolder } from '../../../scripts/cloth/readyFolder.ts';
+import { studied } from '../../../scripts/cloth/study.ts';
 import { readyKnots } from '../../../scripts/cloth/tieAll.ts';
 import type { ClothIndex } from '../../../src/contract/clothIndex.ts';
 import { crossings } from '../../../src/core/cloth/check/crossings.ts';
 import { knotPrint, sameKnot } from '../../../src/core/cloth/check/topology.ts';
 import { measureNormals } from '../../../src/core/cloth/forces/elastic.ts';
 import { unpackCloth } from '../../../src/core/cloth/mesh/compact.ts';
-import { referenceTying } from '../../../src/core/cloth/reference.ts';
+import { referenceTie, referenceTying } from '../../../src/core/cloth/reference.ts';
 import { Simulation } from '../../../src/core/cloth/simulate.ts';
-import { enumerateKnots, formatKnot, parseKnot } from '../../../src/core/index.ts';
+import { enumerateKnots, formatKnot, parseKnot, takeUp } from '../../../src/core/index.ts';
 import { knotCode } from '../../../src/core/knot/code.ts';
 import { measureCloth } from '../../../src/core/seen/measure.ts';
 import { meshFrom } from '../../support/clothMesh.ts';
 
 const index = JSON.parse(readFileSync(join(readyFolder, 'index.json'), 'utf8')) as ClothIndex;
+const hang = { loopMm: 420, tailMm: 350 };
 const ready = readyKnots.flatMap((knot) => {
   const code = knotCode(knot);
   const kept = index.knots[code];
@@ -66,6 +68,40 @@ test('the named knots are as large, and lean as much, as they were found to when
     assert.ok(Math.abs(measures.takeUpMm / clothMm - 1) < 0.06, `${word}: ${measures.takeUpMm} mm of cloth`);
     assert.ok(Math.abs(measures.heightMm - heightMm) < 3, `${word}: ${measures.heightMm} mm high`);
     assert.ok(Math.abs(measures.tiltDeg - tiltDeg) < 4, `${word}: ${measures.tiltDeg}°`);
+  }
+});
+
+const named = ready.filter(({ knot }) => studied.includes(formatKnot(knot)));
+
+test('of the twelve named knots at least nine are as wide at their top as the plan has them, to a tenth, and none is off by a fifth', () => {
+  assert.equal(named.length, 12);
+  const off = named.map(({ knot, kept }) => Math.abs(kept.measures.topMm / takeUp(knot, referenceTie, hang).shape.topMm - 1));
+  assert.ok(off.filter((share) => share <= 0.1).length >= 9, `${off.map((share) => share.toFixed(2))}`);
+  assert.ok(Math.max(...off) < 0.2, `${Math.max(...off)}`);
+});
+
+test('down each blade runs the one dimple that was laid, from the knot’s lower edge on, and below the knot the blade stands out', () => {
+  for (const { knot, code, mesh } of named) {
+    const { position, columns, active } = mesh;
+    const at = (row: number, column: number, axis: number) => position[3 * (active.first + row * columns + column) + axis] ?? 0;
+    const middle = Math.floor(columns / 2);
+    const band = active.parts.flatMap((part, row) => (part === 'band' ? [row] : []));
+    const bottom = Math.min(
+      ...band.map((row) => Math.min(...Array.from({ length: columns }, (_, c) => (Math.abs(at(row, c, 0)) < 12 ? at(row, c, 1) : 0)))),
+    );
+    const blade = Array.from({ length: active.rows }, (_, row) => row).slice(active.parts.indexOf('tuck'));
+    const rowAt = (y: number) => blade.toSorted((a, b) => Math.abs(at(a, middle, 1) - y) - Math.abs(at(b, middle, 1) - y))[0] ?? 0;
+    for (const below of [4, 12, 22]) {
+      const row = rowAt(bottom - below);
+      const z = Array.from({ length: columns }, (_, c) => at(row, c, 2));
+      const depth = (c: number) => Math.min(Math.max(...z.slice(0, c)), Math.max(...z.slice(c + 1))) - (z[c] ?? 0);
+      const valleys = z.flatMap((here, c) => (here < (z[c - 1] ?? here) && here < (z[c + 1] ?? here) && depth(c) > 0.7 ? [depth(c)] : []));
+      assert.equal(valleys.length, 1, `${formatKnot(knot)} (${code}), ${below} mm below: ${valleys.map((mm) => mm.toFixed(1))}`);
+    }
+    const [from, to] = [rowAt(bottom), rowAt(bottom - 70)];
+    const straight = (row: number) => at(from, middle, 2) + ((row - from) / (to - from)) * (at(to, middle, 2) - at(from, middle, 2));
+    const out = Math.max(...blade.filter((row) => row > from && row < to).map((row) => at(row, middle, 2) - straight(row)));
+    assert.ok(out > 1.5, `${formatKnot(knot)}: ${out.toFixed(1)} mm`);
   }
 });
 

@@ -43,10 +43,11 @@ export function measureCloth(mesh: ClothMesh): ClothMeasures {
       if (part === facing && facing !== 'top') across.push(v);
     }
   }
+  const face = across.length > 0 ? across : knot;
   const tiltDeg = tiltOf(mesh, active);
   // Callipers are laid along the knot's own upper edge; how far it reaches to either side is told as it hangs.
-  const { topMm, bottomMm, heightMm, depthMm } = sizesIn(mesh, knot, across.length > 0 ? across : knot, -tiltDeg);
-  const { leftMm, rightMm } = sizesIn(mesh, knot, across.length > 0 ? across : knot, 0);
+  const { topMm, bottomMm, heightMm, depthMm } = sizesIn(mesh, knot, face, -tiltDeg);
+  const { leftMm, rightMm } = sizesIn(mesh, knot, face, 0);
   const takeUpMm = takenUpBy(mesh, active) + takenUpBy(mesh, mesh.standing);
   return { takeUpMm, topMm, bottomMm, heightMm, depthMm, tiltDeg, leftMm, rightMm };
 }

@@ -1,10 +1,10 @@
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import { By, Key } from 'selenium-webdriver';
-import { openScreen } from '../support/screen.ts';
+import { developing, openScreen } from '../support/screen.ts';
 
 const screen = openScreen();
-beforeEach(() => screen.startAfresh('Tobiah'));
+beforeEach(() => screen.putAtHand('Tobiah'));
 
 const shows = (what: RegExp) => screen.page.waitFor(async () => what.test(await screen.page.body()), `nothing says ${what}`);
 /** How many shades the picture that is turned has. */
@@ -66,15 +66,12 @@ test('where the browser draws no light and shadow the cloth is painted all the s
   const { page, driver } = screen;
   await page.open('/knots');
   await driver.executeScript(`sessionStorage.setItem('no-graphics', '1')`);
-  await (driver as unknown as { sendDevToolsCommand(name: string, params: object): Promise<void> }).sendDevToolsCommand(
-    'Page.addScriptToEvaluateOnNewDocument',
-    {
-      source: `if (sessionStorage.getItem('no-graphics')) {
+  await developing(driver).sendDevToolsCommand('Page.addScriptToEvaluateOnNewDocument', {
+    source: `if (sessionStorage.getItem('no-graphics')) {
         const of = HTMLCanvasElement.prototype.getContext;
         HTMLCanvasElement.prototype.getContext = function (kind, ...rest) { return /webgl/.test(kind) ? null : of.call(this, kind, ...rest); };
       }`,
-    },
-  );
+  });
   await page.open('/knots/4.1');
   const picture = await page.one('//canvas[@role="slider"]');
   assert.ok((await pictured()) > 100);

@@ -7,7 +7,7 @@ import { openScreen } from '../support/screen.ts';
 
 const screen = openScreen();
 beforeEach(async () => {
-  await screen.startAfresh('Tobiah');
+  await screen.putAtHand('Tobiah');
   await screen.page.go(`/knots`);
   await shows(/85 of 85 knots/);
 });

@@ -4,7 +4,7 @@ import { By, Key } from 'selenium-webdriver';
 import type { ClientRecord, Page } from '../../src/contract/records/records.ts';
 import { openScreen } from '../support/screen.ts';
 
-const screen = openScreen();
+const screen = openScreen(undefined, { keeps: true });
 
 afterEach(async () => {
   const up = await fetch(`${screen.app.address}/api/alive`).catch(() => undefined);

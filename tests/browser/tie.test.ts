@@ -4,14 +4,12 @@ import { By, Key } from 'selenium-webdriver';
 import type { Practice } from '../../src/contract/practice.ts';
 import { movesTold } from '../../src/core/guide/movesTold.ts';
 import { parseKnot } from '../../src/core/index.ts';
-import { openScreen } from '../support/screen.ts';
+import { developing, openScreen } from '../support/screen.ts';
 
 const screen = openScreen();
-const developing = () =>
-  screen.driver as unknown as { sendAndGetDevToolsCommand: (name: string, asked: object) => Promise<{ readonly data: string }> };
 /** Stills stand at once: what moves is drawn by software here, and takes its time. */
 const move = (how: 'reduce' | 'no-preference') =>
-  developing().sendAndGetDevToolsCommand('Emulation.setEmulatedMedia', { features: [{ name: 'prefers-reduced-motion', value: how }] });
+  developing(screen.driver).sendDevToolsCommand('Emulation.setEmulatedMedia', { features: [{ name: 'prefers-reduced-motion', value: how }] });
 beforeEach(async () => {
   await screen.forget();
   await move('reduce');
@@ -272,8 +270,11 @@ test('the card to take home goes on A5, A6 and a strip, a page of its own each, 
   ] as const) {
     await (await page.one(`//legend[.="Size of the card"]/following::label[normalize-space()="${label}"]`)).click();
     await page.one(`//html[@data-paper="${label.toLowerCase()}"]`);
-    const printed = await developing().sendAndGetDevToolsCommand('Page.printToPDF', { preferCSSPageSize: true, printBackground: false });
-    const pdf = Buffer.from(printed.data, 'base64').toString('latin1');
+    const { data } = await developing(driver).sendAndGetDevToolsCommand<{ data: string }>('Page.printToPDF', {
+      preferCSSPageSize: true,
+      printBackground: false,
+    });
+    const pdf = Buffer.from(data, 'base64').toString('latin1');
     const boxes = [...pdf.matchAll(/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/g)].map(([, w, h]) => [
       Math.round(Number(w)),
       Math.round(Number(h)),

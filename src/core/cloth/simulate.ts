@@ -8,24 +8,13 @@ import { bundleOf } from '../tying/bundle.ts';
 import { windingOf } from '../tying/winding.ts';
 import { Contacts } from './contact/contacts.ts';
 import { keepOffBody } from './forces/body.ts';
+import { creaseOf, type DimpleLaid, takesDimple } from './forces/dimple.ts';
 import { type Crease, measureNormals, sweep } from './forces/elastic.ts';
+import { arch, type Hands, pressToShirt, squeeze, usualHands } from './forces/fingers.ts';
 import { type Folding, foldingOf, type Placing, setWidths } from './forces/folds.ts';
-import {
-  arch,
-  centrePanel,
-  creaseOf,
-  type DimpleLaid,
-  type Hands,
-  KnotPlace,
-  layDown,
-  pressToShirt,
-  settle,
-  squeeze,
-  takesDimple,
-  usualHands,
-} from './forces/imposed.ts';
 import { Leaves } from './forces/leaves.ts';
 import { Pins, pinnedRows } from './forces/pins.ts';
+import { centrePanel, KnotPlace, layDown, settle } from './forces/place.ts';
 import { Pull } from './forces/pull.ts';
 import { followFreedom, takeAway } from './forces/tighten.ts';
 import { loosePaths, type Side } from './mesh/loosePath.ts';

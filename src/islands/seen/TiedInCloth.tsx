@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { type DimpleLaid, takesDimple } from '../../core/cloth/forces/imposed.ts';
+import { type DimpleLaid, takesDimple } from '../../core/cloth/forces/dimple.ts';
 import { type PlanRequest, parseKnot } from '../../core/index.ts';
 import { type DimpleLiking, likings } from '../../core/plan/habits.ts';
 import type { LengthUnit } from '../../core/units/length.ts';

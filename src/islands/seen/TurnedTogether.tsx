@@ -1,4 +1,4 @@
-import type { DimpleLaid } from '../../core/cloth/forces/imposed.ts';
+import type { DimpleLaid } from '../../core/cloth/forces/dimple.ts';
 import { KnotCloseUp } from './KnotCloseUp.tsx';
 import { type Shown, useShownCloth } from './useShownCloth.ts';
 

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { ClientRecord } from '../../contract/records/records.ts';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
-import type { DimpleLaid } from '../../core/cloth/forces/imposed.ts';
+import type { DimpleLaid } from '../../core/cloth/forces/dimple.ts';
 import type { SeenCloth } from '../../core/cloth/mesh/compact.ts';
 import type { TyingRequest } from '../../core/cloth/simulate.ts';
 import { type KnotPlan, type PlanRequest, parseKnot } from '../../core/index.ts';

@@ -158,13 +158,12 @@ test('a point is never nearer to a face than its box tells, and over a flat one 
         const [a, b, c] = [0, 1, 2].map((corner) => 3 * (faces.corners[t + corner] ?? 0)) as [number, number, number];
         return Math.sqrt(nearestOnTriangle(position, x, y, z, a, b, c, share));
       }) as [number, number];
-      assert.ok(faces.leastApart(0, x, y, z, 1000) <= Math.min(first, second) + 1e-6);
+      assert.ok(faces.leastApart(0, x, y, z) <= Math.min(first, second) + 1e-6);
     }),
   );
   const flatFaces = new Faces(twoLayers(10));
   flatFaces.outdate();
-  assert.ok(Math.abs(flatFaces.leastApart(0, 3, -10, 7, 1000) - 7) < 1e-9);
-  assert.ok(flatFaces.leastApart(0, 3, -10, 7, 2) > 2);
+  assert.ok(Math.abs(flatFaces.leastApart(0, 3, -10, 7) - 7) < 1e-9);
 });
 
 test('near pairs are all those within reach, but no point with a face of its own rows or just beside it in the cloth', () => {

@@ -1,8 +1,9 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { keepOffBody, shirtZMm } from '../../../src/core/cloth/forces/body.ts';
-import { arch, centrePanel, KnotPlace, layDown, pressToShirt, settle, squeeze } from '../../../src/core/cloth/forces/imposed.ts';
+import { arch, pressToShirt, squeeze } from '../../../src/core/cloth/forces/fingers.ts';
 import { Leaves } from '../../../src/core/cloth/forces/leaves.ts';
+import { centrePanel, KnotPlace, layDown, settle } from '../../../src/core/cloth/forces/place.ts';
 import { Pull } from '../../../src/core/cloth/forces/pull.ts';
 import { followFreedom, takeAway } from '../../../src/core/cloth/forces/tighten.ts';
 import { activePath, type LooseStrand, standingPath } from '../../../src/core/cloth/mesh/loosePath.ts';

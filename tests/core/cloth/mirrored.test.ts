@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import { usualHands } from '../../../src/core/cloth/forces/imposed.ts';
+import { usualHands } from '../../../src/core/cloth/forces/fingers.ts';
 import { referenceTying } from '../../../src/core/cloth/reference.ts';
 import { type Setting, Simulation, type TyingRequest } from '../../../src/core/cloth/simulate.ts';
 import { enumerateKnots, formatKnot, parseKnot } from '../../../src/core/index.ts';

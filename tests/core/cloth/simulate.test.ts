@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { crossings } from '../../../src/core/cloth/check/crossings.ts';
 import { knotPrint, sameKnot } from '../../../src/core/cloth/check/topology.ts';
-import { usualHands } from '../../../src/core/cloth/forces/imposed.ts';
+import { usualHands } from '../../../src/core/cloth/forces/fingers.ts';
 import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh/mesh.ts';
 import { referenceTying } from '../../../src/core/cloth/reference.ts';
 import { type Setting, Simulation, type TyingRequest, usualSetting } from '../../../src/core/cloth/simulate.ts';

@@ -11,8 +11,6 @@ const leftByARound = 0.6;
 const lightlyMm = 0.02;
 /** A point may come so much nearer to other cloth in one step: it can never pass through. */
 const shareOfRoom = 0.4;
-/** What is as far off as this is far enough, mm. */
-const farMm = 20;
 /** Room of a point that touches nothing, mm. */
 const freeMm = 2;
 
@@ -95,7 +93,7 @@ export class Contacts {
       const y = (p[3 * v + 1] + p[3 * w + 1]) / 2;
       const z = (p[3 * v + 2] + p[3 * w + 2]) / 2;
       const thicknessMm = half[v] + half[corners[6 * f]];
-      const apart = faces.leastApart(f, x, y, z, farMm) - thicknessMm;
+      const apart = faces.leastApart(f, x, y, z) - thicknessMm;
       if (apart > 0) {
         bound[k] = way + apart;
         continue;
@@ -121,7 +119,9 @@ export class Contacts {
     const d = Math.sqrt(d2);
     const depth = thicknessMm - d;
     if (depth <= 0 || d2 < 1e-12) return -depth;
-    const [sa, sb, sc] = [shares[0], shares[1], shares[2]];
+    const sa = shares[0];
+    const sb = shares[1];
+    const sc = shares[2];
     if (depth > this.deepest) this.deepest = depth;
     if (depth > lightlyMm) this.press(v, w, a, b, c);
     if (d - this.movedAtMost(v, w, a, b, c) < freeMm) this.measureRoom(v, w, a, b, c);
@@ -141,7 +141,8 @@ export class Contacts {
     measured[of + sharesAt] = sa;
     measured[of + sharesAt + 1] = sb;
     measured[of + sharesAt + 2] = sc;
-    for (let axis = 0; axis < 3; axis++) measured[of + 1 + axis] = this.between(p, n, axis) / d;
+    for (let axis = 0; axis < 3; axis++)
+      measured[of + 1 + axis] = between(p, 3 * v + axis, 3 * w + axis, 3 * a + axis, 3 * b + axis, 3 * c + axis, sa, sb, sc) / d;
     measured[of + pressedAt] = 0;
     contactsOf[v] += 1;
     if (w !== v) contactsOf[w] += 1;
@@ -154,19 +155,11 @@ export class Contacts {
   /** Pushes apart all that was found to touch, each point of a contact with the weight that it has left for it. */
   private keepOff(): void {
     this.weigh();
-    const { measured, push, previous, mesh } = this;
+    const { push, previous, mesh } = this;
     const { position: p } = mesh;
     let ahead = 1;
     for (let round = 0; round < rounds; round++) {
-      push.fill(0);
-      for (let n = 0; n < this.touching; n++) {
-        const of = figures * n;
-        const way = measured[of] - this.apart(p, n);
-        if (way <= 0) continue;
-        const off = way * measured[of + weightAt];
-        measured[of + pressedAt] += off;
-        this.share(n, off * measured[of + 1], off * measured[of + 2], off * measured[of + 3]);
-      }
+      this.pushApart();
       ahead = round === 0 ? 1 : round === 1 ? 2 / (2 - leftByARound ** 2) : 4 / (4 - leftByARound ** 2 * ahead);
       for (let i = 0; i < push.length; i++) {
         const last = p[i];
@@ -176,22 +169,86 @@ export class Contacts {
     }
   }
 
+  /** What each contact would push its points by, were it alone: the innermost loop of all, so written out. */
+  private pushApart(): void {
+    const { found, measured, push, mesh } = this;
+    const { position: p } = mesh;
+    push.fill(0);
+    for (let n = 0; n < this.touching; n++) {
+      const from = vertices * n;
+      const v = 3 * found[from];
+      const w = 3 * found[from + 1];
+      const a = 3 * found[from + 2];
+      const b = 3 * found[from + 3];
+      const c = 3 * found[from + 4];
+      const of = figures * n;
+      const nx = measured[of + 1];
+      const ny = measured[of + 2];
+      const nz = measured[of + 3];
+      const sa = measured[of + sharesAt];
+      const sb = measured[of + sharesAt + 1];
+      const sc = measured[of + sharesAt + 2];
+      const x = (p[v] + p[w]) / 2 - (sa * p[a] + sb * p[b] + sc * p[c]);
+      const y = (p[v + 1] + p[w + 1]) / 2 - (sa * p[a + 1] + sb * p[b + 1] + sc * p[c + 1]);
+      const z = (p[v + 2] + p[w + 2]) / 2 - (sa * p[a + 2] + sb * p[b + 2] + sc * p[c + 2]);
+      const way = measured[of] - (x * nx + y * ny + z * nz);
+      if (way <= 0) continue;
+      const off = way * measured[of + weightAt];
+      measured[of + pressedAt] += off;
+      const ox = off * nx;
+      const oy = off * ny;
+      const oz = off * nz;
+      if (v === w) {
+        push[v] += rounded(ox);
+        push[v + 1] += rounded(oy);
+        push[v + 2] += rounded(oz);
+      } else {
+        push[v] += rounded(0.5 * ox);
+        push[v + 1] += rounded(0.5 * oy);
+        push[v + 2] += rounded(0.5 * oz);
+        push[w] += rounded(0.5 * ox);
+        push[w + 1] += rounded(0.5 * oy);
+        push[w + 2] += rounded(0.5 * oz);
+      }
+      push[a] -= rounded(sa * ox);
+      push[a + 1] -= rounded(sa * oy);
+      push[a + 2] -= rounded(sa * oz);
+      push[b] -= rounded(sb * ox);
+      push[b + 1] -= rounded(sb * oy);
+      push[b + 2] -= rounded(sb * oz);
+      push[c] -= rounded(sc * ox);
+      push[c + 1] -= rounded(sc * oy);
+      push[c + 2] -= rounded(sc * oz);
+    }
+  }
+
   /**
    * Friction: what slides on other cloth is held back, all of it up to the share of its pressure that the cloth's grip allows
    * (Coulomb; as a step of positions after Müller and others, "Position Based Dynamics", 2007).
    */
   private rub(): void {
-    const { measured, push, mesh, grip } = this;
+    const { found, measured, push, mesh, grip } = this;
     const { position: p, before: q } = mesh;
     push.fill(0);
     for (let n = 0; n < this.touching; n++) {
       const of = figures * n;
       const pressed = measured[of + pressedAt];
       if (pressed <= 0) continue;
-      const [nx, ny, nz] = [measured[of + 1], measured[of + 2], measured[of + 3]];
-      let x = this.between(p, n, 0) - this.between(q, n, 0);
-      let y = this.between(p, n, 1) - this.between(q, n, 1);
-      let z = this.between(p, n, 2) - this.between(q, n, 2);
+      const from = vertices * n;
+      const v = 3 * found[from];
+      const w = 3 * found[from + 1];
+      const a = 3 * found[from + 2];
+      const b = 3 * found[from + 3];
+      const c = 3 * found[from + 4];
+      const nx = measured[of + 1];
+      const ny = measured[of + 2];
+      const nz = measured[of + 3];
+      const sa = measured[of + sharesAt];
+      const sb = measured[of + sharesAt + 1];
+      const sc = measured[of + sharesAt + 2];
+      let x = between(p, v, w, a, b, c, sa, sb, sc) - between(q, v, w, a, b, c, sa, sb, sc);
+      let y = between(p, v + 1, w + 1, a + 1, b + 1, c + 1, sa, sb, sc) - between(q, v + 1, w + 1, a + 1, b + 1, c + 1, sa, sb, sc);
+      let z = between(p, v + 2, w + 2, a + 2, b + 2, c + 2, sa, sb, sc) - between(q, v + 2, w + 2, a + 2, b + 2, c + 2, sa, sb, sc);
       const along = x * nx + y * ny + z * nz;
       x -= along * nx;
       y -= along * ny;
@@ -199,56 +256,9 @@ export class Contacts {
       const slid = Math.sqrt(x * x + y * y + z * z);
       if (slid < 1e-9) continue;
       const held = -Math.min(measured[of + weightAt], (grip * pressed) / slid);
-      this.share(n, held * x, held * y, held * z);
+      shareOut(push, v, w, a, b, c, sa, sb, sc, held * x, held * y, held * z);
     }
     for (let i = 0; i < push.length; i++) p[i] += push[i];
-  }
-
-  /** From a contact's triangle to its point, along an axis, with its points at `p`, mm. */
-  private between(p: Float64Array, n: number, axis: number): number {
-    const { found, measured } = this;
-    const from = vertices * n;
-    const of = figures * n + sharesAt;
-    const point = (p[3 * found[from] + axis] + p[3 * found[from + 1] + axis]) / 2;
-    const a = measured[of] * p[3 * found[from + 2] + axis];
-    const b = measured[of + 1] * p[3 * found[from + 3] + axis];
-    return point - (a + b + measured[of + 2] * p[3 * found[from + 4] + axis]);
-  }
-
-  /** How far a contact's point is from its triangle along its way out, mm: the innermost loop of all, so written out. */
-  private apart(p: Float64Array, n: number): number {
-    const { found, measured } = this;
-    const from = vertices * n;
-    const v = 3 * found[from];
-    const w = 3 * found[from + 1];
-    const a = 3 * found[from + 2];
-    const b = 3 * found[from + 3];
-    const c = 3 * found[from + 4];
-    const of = figures * n;
-    const sa = measured[of + sharesAt];
-    const sb = measured[of + sharesAt + 1];
-    const sc = measured[of + sharesAt + 2];
-    const x = (p[v] + p[w]) / 2 - (sa * p[a] + sb * p[b] + sc * p[c]);
-    const y = (p[v + 1] + p[w + 1]) / 2 - (sa * p[a + 1] + sb * p[b + 1] + sc * p[c + 1]);
-    const z = (p[v + 2] + p[w + 2]) / 2 - (sa * p[a + 2] + sb * p[b + 2] + sc * p[c + 2]);
-    return x * measured[of + 1] + y * measured[of + 2] + z * measured[of + 3];
-  }
-
-  /** Pushes a contact's point one way and its triangle's corners the other, each by its share. */
-  private share(n: number, x: number, y: number, z: number): void {
-    const { found, measured, push } = this;
-    const from = vertices * n;
-    const v = found[from];
-    const w = found[from + 1];
-    if (v === w) shove(push, v, 1, x, y, z);
-    else {
-      shove(push, v, 0.5, x, y, z);
-      shove(push, w, 0.5, x, y, z);
-    }
-    const of = figures * n + sharesAt;
-    shove(push, found[from + 2], -measured[of], x, y, z);
-    shove(push, found[from + 3], -measured[of + 1], x, y, z);
-    shove(push, found[from + 4], -measured[of + 2], x, y, z);
   }
 
   /** What each contact moves its points by for every millimetre pressed in. */
@@ -257,12 +267,14 @@ export class Contacts {
     // As many contacts as a point is in, so much lighter it is in each.
     for (let n = 0; n < this.touching; n++) {
       const at = vertices * n;
-      const [v, w] = [contactsOf[found[at]], contactsOf[found[at + 1]]];
-      const own = found[at] === found[at + 1] ? v : (v + w) / 4;
+      const v = contactsOf[found[at]];
+      const own = found[at] === found[at + 1] ? v : (v + contactsOf[found[at + 1]]) / 4;
       const of = figures * n + sharesAt;
-      const [sa, sb, sc] = [measured[of], measured[of + 1], measured[of + 2]];
-      const [a, b, c] = [contactsOf[found[at + 2]], contactsOf[found[at + 3]], contactsOf[found[at + 4]]];
-      measured[figures * n + weightAt] = 1 / (own + sa * sa * a + sb * sb * b + sc * sc * c);
+      const sa = measured[of];
+      const sb = measured[of + 1];
+      const sc = measured[of + 2];
+      const around = sa * sa * contactsOf[found[at + 2]] + sb * sb * contactsOf[found[at + 3]] + sc * sc * contactsOf[found[at + 4]];
+      measured[figures * n + weightAt] = 1 / (own + around);
     }
     contactsOf.fill(0);
   }
@@ -317,8 +329,37 @@ export class Contacts {
   }
 }
 
-function shove(push: Float64Array, v: number, by: number, x: number, y: number, z: number): void {
-  const i = 3 * v;
+/** From a contact's triangle to its point, along an axis, mm; all of them are places in `p`. */
+function between(p: Float64Array, v: number, w: number, a: number, b: number, c: number, sa: number, sb: number, sc: number): number {
+  return (p[v] + p[w]) / 2 - (sa * p[a] + sb * p[b] + sc * p[c]);
+}
+
+/** Pushes a contact's point one way and its triangle's corners the other, each by its share; all of them are places in `push`. */
+function shareOut(
+  push: Float64Array,
+  v: number,
+  w: number,
+  a: number,
+  b: number,
+  c: number,
+  sa: number,
+  sb: number,
+  sc: number,
+  x: number,
+  y: number,
+  z: number,
+): void {
+  if (v === w) shove(push, v, 1, x, y, z);
+  else {
+    shove(push, v, 0.5, x, y, z);
+    shove(push, w, 0.5, x, y, z);
+  }
+  shove(push, a, -sa, x, y, z);
+  shove(push, b, -sb, x, y, z);
+  shove(push, c, -sc, x, y, z);
+}
+
+function shove(push: Float64Array, i: number, by: number, x: number, y: number, z: number): void {
   push[i] += rounded(by * x);
   push[i + 1] += rounded(by * y);
   push[i + 2] += rounded(by * z);

@@ -38,20 +38,18 @@ export class Faces {
     return this.boxes[each * face + axis];
   }
 
-  /** A place is at least so far from any point of the face, mm: as far as from its box; or anything over `enough`, once it is that. */
-  leastApart(face: number, px: number, py: number, pz: number, enough: number): number {
+  /** A place is at least so far from any point of the face, mm: as far as from its box. No branches: which way they went could not be foreseen. */
+  leastApart(face: number, px: number, py: number, pz: number): number {
     if (this.measuredIn[face] !== this.time) this.measure(face);
     const { boxes } = this;
     const i = each * face;
     const x = px - boxes[i];
     const y = py - boxes[i + 1];
     const z = pz - boxes[i + 2];
-    const n = Math.abs(x * boxes[i + 9] + y * boxes[i + 10] + z * boxes[i + 11]) - boxes[i + 14];
-    if (n > enough) return n;
-    const t = Math.abs(x * boxes[i + 6] + y * boxes[i + 7] + z * boxes[i + 8]) - boxes[i + 13];
-    if (t > enough) return t;
-    const r = Math.abs(x * boxes[i + 3] + y * boxes[i + 4] + z * boxes[i + 5]) - boxes[i + 12];
-    return Math.sqrt((n > 0 ? n * n : 0) + (t > 0 ? t * t : 0) + (r > 0 ? r * r : 0));
+    const r = Math.max(0, Math.abs(x * boxes[i + 3] + y * boxes[i + 4] + z * boxes[i + 5]) - boxes[i + 12]);
+    const t = Math.max(0, Math.abs(x * boxes[i + 6] + y * boxes[i + 7] + z * boxes[i + 8]) - boxes[i + 13]);
+    const n = Math.max(0, Math.abs(x * boxes[i + 9] + y * boxes[i + 10] + z * boxes[i + 11]) - boxes[i + 14]);
+    return Math.sqrt(r * r + t * t + n * n);
   }
 
   /** Lays the box along the plane across both diagonals, and in that plane along the row. */

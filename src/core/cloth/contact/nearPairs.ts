@@ -133,7 +133,7 @@ export class NearPairs {
               if (before <= 0 && along[v] <= there) continue;
               if (Math.max(before, along[v] - there) < neighbourLayers * thicknessMm) continue;
             }
-            const apart = faces.leastApart(face, x, y, z, thicknessMm + marginMm) - thicknessMm;
+            const apart = faces.leastApart(face, x, y, z) - thicknessMm;
             if (apart <= marginMm) this.push(point, face, apart);
           }
         }

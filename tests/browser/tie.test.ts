@@ -9,7 +9,9 @@ import { developing, openScreen } from '../support/screen.ts';
 const screen = openScreen();
 /** Stills stand at once: what moves is drawn by software here, and takes its time. */
 const move = (how: 'reduce' | 'no-preference') =>
-  developing(screen.driver).sendDevToolsCommand('Emulation.setEmulatedMedia', { features: [{ name: 'prefers-reduced-motion', value: how }] });
+  developing(screen.driver).sendDevToolsCommand('Emulation.setEmulatedMedia', {
+    features: [{ name: 'prefers-reduced-motion', value: how }],
+  });
 beforeEach(async () => {
   await screen.forget();
   await move('reduce');

@@ -15,7 +15,7 @@ const handled: Readonly<Record<string, Readonly<Record<keyof Figures, Range>>>> 
   'Li Co Ri Lo Ci Ro Li Co T': { topMm: [55, 65], bottomMm: [32, 40], heightMm: [45, 50], depthMm: [25, 32] },
 };
 
-const tried: readonly Hands[] = [2, 2.3, 2.6].flatMap((squeezeMm) => [0.011, 0.014, 0.018].map((pressMm) => ({ squeezeMm, pressMm })));
+const tried: readonly Hands[] = [1.6, 2.1, 2.7].flatMap((squeezeMm) => [0.008, 0.011, 0.014].map((pressMm) => ({ squeezeMm, pressMm })));
 const seeds = [0, 10] as const;
 
 export interface Calibrated {

@@ -27,7 +27,7 @@ export interface Watching {
   readonly shouldStop?: () => boolean;
 }
 
-/** From the usual way to gentler, finer and coarser ones, and at last one between, each from a start a hair off. */
+/** From the usual way to gentler, finer and coarser ones, each from a start a hair off. */
 const attempts: readonly ((setting: Setting) => Setting)[] = [
   (setting) => setting,
   (setting) => ({ ...setting, pull: 0.6 * setting.pull, steps: Math.round(1.25 * setting.steps) }),
@@ -43,7 +43,6 @@ const attempts: readonly ((setting: Setting) => Setting)[] = [
     pull: 0.6 * setting.pull,
     steps: Math.round(1.5 * setting.steps),
   }),
-  (setting) => ({ ...setting, pull: 0.8 * setting.pull, steps: Math.round(1.1 * setting.steps) }),
 ];
 
 /** A knot that holds more cloth than so many times what the formulas give, and so much, has caught on itself on its way. */

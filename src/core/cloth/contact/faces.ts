@@ -38,7 +38,7 @@ export class Faces {
     return this.boxes[each * face + axis];
   }
 
-  /** A place is at least so far from any point of the face, mm: as far as from its box. No branches: which way they went could not be foreseen. */
+  /** A place is at least so far from any point of the face, mm: as far as from its box. */
   leastApart(face: number, px: number, py: number, pz: number): number {
     if (this.measuredIn[face] !== this.time) this.measure(face);
     const { boxes } = this;

@@ -12,7 +12,7 @@ export interface Hands {
 }
 
 /** Fitted on two knots of which real ties were handled (`npm run cloth calibrate`). */
-export const usualHands: Hands = { squeezeMm: 2.3, pressMm: 0.014 };
+export const usualHands: Hands = { squeezeMm: 2.1, pressMm: 0.014 };
 
 /** The reference tie's neck holds so much cloth, mm²; a fuller one is squeezed as much harder. */
 const squeezedMm2 = 67.5;

@@ -35,6 +35,7 @@ export function calibratePart(part: number, of: number, told: (calibrated: Calib
         const tied = tieInCloth({ ...referenceTying(knot), seed }, { ...usualSetting(knot), hands });
         return tied.kind === 'tied' ? [measureCloth(tied.mesh)] : [];
       });
+      if (all.length === 0) continue;
       const mean = (key: keyof Figures) => all.reduce((sum, each) => sum + each[key], 0) / all.length;
       const [topMm, bottomMm, heightMm, depthMm] = figures.map(mean) as [number, number, number, number];
       told({ hands, word, measures: { topMm, bottomMm, heightMm, depthMm } });
@@ -42,7 +43,10 @@ export function calibratePart(part: number, of: number, told: (calibrated: Calib
   });
 }
 
-/** Tells what each pair of hands makes of the handled knots, from the best fit on: how far off the middles of their ranges, in halves of those. */
+/**
+ * Tells what each pair of hands makes of the handled knots, from the best fit on: how far off the middles of their ranges, in halves of
+ * those. Hands that tie one of them cleanly from no start come last.
+ */
 export function tellCalibration(all: readonly Calibrated[]): void {
   const fits = tried.map((hands) => {
     const made = all.filter((each) => each.hands.squeezeMm === hands.squeezeMm && each.hands.pressMm === hands.pressMm);
@@ -52,10 +56,16 @@ export function tellCalibration(all: readonly Calibrated[]): void {
         return (2 * (measures[key] - (from + to) / 2)) / (to - from);
       }),
     );
-    return { hands, made, rms: Math.sqrt(off.reduce((sum, each) => sum + each * each, 0) / off.length) };
+    const isWhole = made.length === Object.keys(handled).length;
+    return {
+      hands,
+      made,
+      rms: isWhole ? Math.sqrt(off.reduce((sum, each) => sum + each * each, 0) / off.length) : Number.POSITIVE_INFINITY,
+    };
   });
   for (const { hands, made, rms } of fits.toSorted((a, b) => a.rms - b.rms)) {
     const told = made.map(({ word, measures }) => `${word} ${figures.map((key) => measures[key].toFixed(0)).join('/')}`);
-    console.log(`squeeze ${hands.squeezeMm} press ${hands.pressMm}: off by ${rms.toFixed(2)} of half a range; ${told.join('; ')}`);
+    const off = Number.isFinite(rms) ? `off by ${rms.toFixed(2)} of half a range` : 'not every knot came out clean';
+    console.log(`squeeze ${hands.squeezeMm} press ${hands.pressMm}: ${off}; ${told.join('; ')}`);
   }
 }

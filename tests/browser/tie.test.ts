@@ -4,6 +4,7 @@ import { By, Key } from 'selenium-webdriver';
 import type { Practice } from '../../src/contract/practice.ts';
 import { movesTold } from '../../src/core/guide/movesTold.ts';
 import { parseKnot } from '../../src/core/index.ts';
+import { paces } from '../../src/islands/fitting/tie/useTying.ts';
 import { developing, openScreen } from '../support/screen.ts';
 
 const screen = openScreen();
@@ -233,14 +234,28 @@ test('hands busy: in large, from a tap anywhere, by itself, and told by a voice 
   await press(Key.ESCAPE);
   await (await page.one('//button[@aria-label="Speak each step"]')).click();
   await shows(/This browser has no voice/);
+  await driver.executeScript(countSteps);
+  const next = () => driver.executeScript<number>('return window.stepsToCome.size');
   await press('y');
   await (await page.one('//label[normalize-space()="quick"]')).click();
   await page.waitFor(async () => (await at()) >= 4, 'it did not go on by itself');
+  await page.reads(next, 1, 'no step is to come');
   await press('y');
   const stood = await at();
-  await driver.sleep(4000);
+  await page.reads(next, 0, 'a step is still to come');
   assert.equal(await at(), stood, 'stopped');
 });
+
+/** Keeps count of what the page has put off by as long as a step stands when it goes on by itself. */
+const countSteps = `
+  const [put, take] = [window.setTimeout, window.clearTimeout];
+  window.stepsToCome = new Set();
+  window.setTimeout = (run, ms, ...given) => {
+    const which = put(() => { stepsToCome.delete(which); run(...given); }, ms);
+    if (${JSON.stringify(Object.values(paces).map(({ s }) => 1000 * s))}.includes(ms)) stepsToCome.add(which);
+    return which;
+  };
+  window.clearTimeout = (which) => { stepsToCome.delete(which); take(which); };`;
 
 test('moves written for someone else are read into this view, and what was assumed is said', async () => {
   const { page } = screen;

@@ -20,8 +20,8 @@ interface As {
   /** With the demo studio's fit book. */
   readonly taught?: boolean;
   /**
-   * The browser keeps the application on its device. Elsewhere it is one that can't: keeping it anew for every test that begins
-   * with a clean device took as long as the tests.
+   * The browser keeps the application on its device. Elsewhere it is one that can't: every test begins with a clean device, and
+   * keeping all its files anew each time is a good part of such a test's work.
    */
   readonly keeps?: boolean;
 }

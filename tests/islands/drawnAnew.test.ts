@@ -1,26 +1,31 @@
 import '../support/dom.ts';
 import assert from 'node:assert/strict';
-import { afterEach, test } from 'node:test';
+import { afterEach, mock, test } from 'node:test';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, render } from '@testing-library/react';
-import { createElement, Profiler, type ReactNode } from 'react';
+import { createElement, Profiler, type ReactNode, useMemo } from 'react';
 import { usualPreferences } from '../../src/contract/preferences.ts';
 import { plan } from '../../src/core/index.ts';
+import { measures } from '../../src/core/measures/measures.ts';
 import { AtHandProvider } from '../../src/islands/atHand/AtHandProvider.tsx';
 import { Sentence } from '../../src/islands/atHand/Sentence.tsx';
 import { useAsked } from '../../src/islands/atHand/useAtHand.ts';
 import type { AtHand } from '../../src/islands/atHand/values.ts';
 import { withAim } from '../../src/islands/atHand/values.ts';
 import { PreferencesProvider } from '../../src/islands/device/preferences.tsx';
+import { CollarInHand } from '../../src/islands/fitting/choose/CollarInHand.tsx';
 import { KnotRanking } from '../../src/islands/fitting/choose/KnotRanking.tsx';
 import { FittingHeader } from '../../src/islands/fitting/FittingHeader.tsx';
+import { drawnColours } from '../../src/islands/seen/dressed.ts';
 import type { EntryStore } from '../../src/islands/ui/entryStore.ts';
+import { MeasureField } from '../../src/islands/ui/MeasureField.tsx';
 import { createQueryClient, wardrobeQuery } from '../../src/islands/wire/queries.ts';
 import { emptyWardrobe } from '../support/wardrobe.ts';
 
 afterEach(() => {
   cleanup();
   sessionStorage.clear();
+  mock.timers.reset();
 });
 
 const nothing = () => undefined;
@@ -81,7 +86,9 @@ function Ranking() {
   const { question, units } = useAsked();
   const { knots } = plan(question);
   const [chosen] = knots;
-  return chosen && createElement(KnotRanking, { knots, chosen, units, colour: '#336699', onChoose: nothing });
+  return (
+    chosen && createElement(KnotRanking, { titleOf: ({ title }) => title, knots, chosen, units, colour: '#336699', onChoose: nothing })
+  );
 }
 
 test('every line of the ranking tells what the plan says now', () => {
@@ -109,3 +116,53 @@ test('buttons beside figures that move are left alone', () => {
   watching.disconnect();
   assert.deepEqual(touched, []);
 });
+
+function Collar() {
+  const { question, request, frame, values } = useAsked();
+  const drawn = useMemo(() => {
+    const [chosen] = plan(question).knots;
+    assert.ok(chosen && request);
+    return { request, plan: chosen, view: frame.view, picture: undefined, colours: drawnColours(request, values.colours) };
+  }, [question, request, frame, values.colours]);
+  return createElement(CollarInHand, { drawn });
+}
+
+test('the picture of the collar waits while a hand pulls at the belt, and follows one that pulls at the collar', () => {
+  mock.timers.enable({ apis: ['setTimeout'] });
+  const { after, container } = watched(createElement(Collar));
+  const drawn = () => container.querySelector('svg')?.outerHTML;
+  const rest = () => act(() => mock.timers.tick(500));
+  after(beltTo(470));
+  rest();
+  const before = drawn();
+  after(beltTo(473));
+  after(beltTo(476));
+  assert.ok(drawn() === before);
+  rest();
+  const rested = drawn();
+  assert.ok(rested !== before);
+  after((entries) => entries.set('question.shirt.collarSpreadMm', 130));
+  assert.ok(drawn() !== rested);
+});
+
+test('what is on record is told under a field once the hand rests, not as it passes by', () => {
+  mock.timers.enable({ apis: ['setTimeout'] });
+  const { after, container } = watched(createElement(Belt));
+  const told = () => /On record: 47/.test(container.textContent ?? '');
+  const rest = () => act(() => mock.timers.tick(500));
+  after(beltTo(470));
+  rest();
+  assert.equal(told(), false);
+  after(beltTo(480));
+  assert.equal(told(), false);
+  rest();
+  assert.equal(told(), true);
+  after(beltTo(470));
+  after(beltTo(460));
+  assert.equal(told(), true);
+});
+
+function Belt() {
+  const measure = measures.client.frontDropMm;
+  return createElement(MeasureField, { name: 'question.client.frontDropMm', measure, units: 'cm', recordedMm: 470 });
+}

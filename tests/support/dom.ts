@@ -19,4 +19,10 @@ for (const key of [
 ] as const) {
   Object.defineProperty(globalThis, key, { value: key === 'window' ? window : window[key], configurable: true, writable: true });
 }
-Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: true });
+/** Nothing is laid out here, so nothing changes its size. */
+class StillObserver {
+  observe() {}
+  disconnect() {}
+}
+
+Object.assign(globalThis, { ResizeObserver: StillObserver, IS_REACT_ACT_ENVIRONMENT: true });

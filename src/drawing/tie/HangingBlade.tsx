@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { KnotShape, Tie } from '../../core/index.ts';
 import { fabricFill } from '../fabric/fabricFill.ts';
-import { curve, polygon } from '../geometry/path.ts';
+import { corners, curve } from '../geometry/path.ts';
 import { endBelowKnot, type Foot, straightFromMm } from './outline.ts';
 
 interface HangingBladeProps {
@@ -18,6 +18,9 @@ interface HangingBladeProps {
   /** Whether it runs on from a panel over the knot, with no shade under it. */
   readonly unbroken: boolean;
 }
+
+/** The blade begins so far under the knot, mm. */
+const underMm = 4;
 
 /** The shade of the knot on the blade. */
 const underKnot = [
@@ -43,37 +46,38 @@ const BladeLight = memo(function BladeLight({ id, sheen }: { readonly id: string
 
 /** The blade below the knot, with its dimple. */
 export function HangingBlade({ id, tie, shape, foot, tipMm, bottomMm, sheen, dimple, unbroken }: HangingBladeProps) {
-  const { heightMm: top } = shape;
-  const outline = polygon(endBelowKnot(tie, 'blade', foot, top - 4, tipMm, bottomMm));
+  const { heightMm } = shape;
+  // Told from the knot's lower edge down, so that of a knot a little higher only the outline is drawn anew.
+  const outline = corners(endBelowKnot(tie, 'blade', foot, -underMm, tipMm - heightMm, bottomMm - heightMm));
   const depth = straightFromMm;
   const half = shape.bottomMm * 0.1;
   const slantDeg = (-180 / Math.PI) * Math.atan(foot.asideMm / depth);
   return (
-    <g>
+    <g transform={`translate(0 ${heightMm})`}>
       <BladeLight id={id} sheen={sheen} />
       <defs>
-        <linearGradient id={`${id}-blade-shade`} gradientUnits="userSpaceOnUse" x1="0" x2="0" y1={top - 4} y2={top + 42}>
+        <linearGradient id={`${id}-blade-shade`} gradientUnits="userSpaceOnUse" x1="0" x2="0" y1={-underMm} y2={42}>
           {underKnot}
         </linearGradient>
       </defs>
-      <path d={outline} fill={fabricFill(id, 'down')} />
-      <path d={outline} fill={`url(#${id}-blade-round)`} />
-      {!unbroken && <path d={outline} fill={`url(#${id}-blade-shade)`} />}
-      <g opacity={dimple} transform={`translate(${foot.asideMm} ${top}) skewX(${slantDeg}) translate(0 ${-top})`}>
+      <polygon points={outline} fill={fabricFill(id, 'down')} />
+      <polygon points={outline} fill={`url(#${id}-blade-round)`} />
+      {!unbroken && <polygon points={outline} fill={`url(#${id}-blade-shade)`} />}
+      <g opacity={dimple} transform={`translate(${foot.asideMm} 0) skewX(${slantDeg})`}>
         <path
-          d={curve`M${-half} ${top} C${-half * 1.6} ${top + depth * 0.3} ${-half * 0.4} ${top + depth * 0.8} 0 ${top + depth} C${half * 0.7} ${top + depth * 0.7} ${half * 0.9} ${top + depth * 0.3} ${half * 0.6} ${top} Z`}
+          d={curve`M${-half} 0 C${-half * 1.6} ${depth * 0.3} ${-half * 0.4} ${depth * 0.8} 0 ${depth} C${half * 0.7} ${depth * 0.7} ${half * 0.9} ${depth * 0.3} ${half * 0.6} 0 Z`}
           fill="#000"
           fillOpacity="0.38"
         />
         <path
-          d={curve`M${half * 0.9} ${top} C${half * 1.5} ${top + depth * 0.35} ${half} ${top + depth * 0.75} ${half * 0.2} ${top + depth}`}
+          d={curve`M${half * 0.9} 0 C${half * 1.5} ${depth * 0.35} ${half} ${depth * 0.75} ${half * 0.2} ${depth}`}
           fill="none"
           stroke="#fff"
           strokeOpacity={0.18 + 0.25 * sheen}
           strokeWidth="1.4"
         />
       </g>
-      <path d={outline} fill="none" stroke="#000" strokeOpacity="0.5" strokeWidth="0.7" />
+      <polygon points={outline} fill="none" stroke="#000" strokeOpacity="0.5" strokeWidth="0.7" />
     </g>
   );
 }

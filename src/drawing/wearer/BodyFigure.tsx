@@ -31,6 +31,7 @@ export function BodyFigure({ told = true, className, children, ...dressed }: Bod
   const drop = frontDropOf(request.client);
   const bottomMm = drop.meanMm + box.belowBelt;
   const { halfMm } = buildOfClient(request.client);
+  const collar = collarLeaves(request.shirt, request.client.neckMm);
   const say = (mm: number) => formatLength(mm, request.units);
   const known = drop.measured ? 'measured with a tape' : `estimated, ±${say(drop.sdMm)}`;
   return (
@@ -39,8 +40,8 @@ export function BodyFigure({ told = true, className, children, ...dressed }: Bod
       label={`Front: the belt top lies ${say(drop.meanMm)} below the collar button, ${known}.`}
       {...(className === undefined ? {} : { className })}
     >
-      <Dressed {...dressed} view="facing" bottomMm={bottomMm} />
-      {told && <Known {...dressed} />}
+      <Dressed {...dressed} collar={collar} view="facing" bottomMm={bottomMm} />
+      {told && <Known request={request} />}
       {children}
     </Sheet>
   );

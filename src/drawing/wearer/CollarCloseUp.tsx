@@ -2,13 +2,13 @@ import type { ReactNode } from 'react';
 import { classOf } from '../../core/collar/collar.ts';
 import { inPercent, swampsOver } from '../../core/plan/criteria/collarFill.ts';
 import { formatFigure, formatLength } from '../../core/units/length.ts';
-import { collarLeaves } from '../collar/leaves.ts';
+import { type CollarDrawing, collarLeaves } from '../collar/leaves.ts';
 import { Dimension } from '../sheet/Dimension.tsx';
 import { Note } from '../sheet/Note.tsx';
 import { type Box, Sheet, useMmPerPx } from '../sheet/Sheet.tsx';
 import { Wearer, type WearerProps } from './Wearer.tsx';
 
-type CloseUpProps = Omit<WearerProps, 'bottomMm' | 'stage'> & { readonly className?: string; readonly children?: ReactNode };
+type CloseUpProps = Omit<WearerProps, 'bottomMm' | 'stage' | 'collar'> & { readonly className?: string; readonly children?: ReactNode };
 
 /** As near as the collar allows: both points and a little of the shoulders. */
 function boxAround(spreadMm: number): Box {
@@ -20,25 +20,25 @@ function boxAround(spreadMm: number): Box {
 export function CollarCloseUp({ className, children, ...wearer }: CloseUpProps) {
   const { request, plan } = wearer;
   const box = boxAround(request.shirt.collarSpreadMm);
+  const collar = collarLeaves(request.shirt, request.client.neckMm);
   return (
     <Sheet box={box} label={describe(wearer)} {...(className === undefined ? {} : { className })}>
-      <Wearer {...wearer} stage="tied" bottomMm={box.y + box.height + 60} />
-      <Measures request={request} plan={plan} />
+      <Wearer {...wearer} collar={collar} stage="tied" bottomMm={box.y + box.height + 60} />
+      <Measures request={request} plan={plan} drawing={collar} />
       {children}
     </Sheet>
   );
 }
 
-function describe({ request, plan }: Omit<WearerProps, 'bottomMm' | 'stage'>): string {
+function describe({ request, plan }: CloseUpProps): string {
   const say = (mm: number) => formatLength(mm, request.units);
   return `Close-up of collar and knot: ${plan.title}, ${say(plan.shape.topMm)} wide at the top and ${say(plan.shape.heightMm)} high, covering ${Math.round(plan.collar.fill * 100)}% of the edge of a ${classOf(request.shirt).label} collar.`;
 }
 
-function Measures({ request, plan }: Pick<WearerProps, 'request' | 'plan'>) {
+function Measures({ request, plan, drawing }: Pick<WearerProps, 'request' | 'plan'> & { readonly drawing: CollarDrawing }) {
   const mmPerPx = useMmPerPx();
   const { shape, collar } = plan;
-  const { units, shirt, client } = request;
-  const drawing = collarLeaves(shirt, client.neckMm);
+  const { units, shirt } = request;
   // Held against the rule as it is told, in whole percent.
   const swamped = inPercent(collar.fill) > inPercent(swampsOver);
   const share = Math.min(1, Math.max(0, collar.meetsAtMm / drawing.pointDepthMm));

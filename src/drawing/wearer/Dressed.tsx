@@ -3,7 +3,7 @@ import { memo, type ReactNode } from 'react';
 import { frontDropOf } from '../../core/body/frontDrop.ts';
 import { laidOver } from '../../core/colour/rgb.ts';
 import type { PlanRequest } from '../../core/index.ts';
-import { type CollarDrawing, collarLeaves } from '../collar/leaves.ts';
+import type { CollarDrawing } from '../collar/leaves.ts';
 import { curve } from '../geometry/path.ts';
 import { type View, wearersLeft } from '../geometry/view.ts';
 import { type JacketDrawing, jacketFronts } from '../jacket/fronts.ts';
@@ -13,6 +13,7 @@ export interface DressedProps {
   /** Makes the drawing's own ids; one a drawing on a page. */
   readonly id: string;
   readonly request: Pick<PlanRequest, 'client' | 'shirt' | 'jacket'>;
+  readonly collar: CollarDrawing;
   readonly view: View;
   readonly shirtColour: string;
   readonly jacketColour: string | null;
@@ -40,6 +41,7 @@ const shirtEaseMm = 6;
 export function Dressed({
   id,
   request,
+  collar,
   view,
   shirtColour,
   jacketColour,
@@ -50,7 +52,6 @@ export function Dressed({
   throughWaistcoat,
 }: DressedProps) {
   const { client, shirt, jacket } = request;
-  const collar = collarLeaves(shirt, client.neckMm);
   const beltY = frontDropOf(client).meanMm;
   const build = buildOf(client, beltY);
   const left = wearersLeft(view);
@@ -240,28 +241,44 @@ interface TrousersProps {
   readonly colour: string;
 }
 
+/** Told from the belt's upper edge down, so that all of it moves with the belt. */
 function Trousers({ build: { waist, hip }, beltY, beltHeightMm, bottomMm, colour }: TrousersProps) {
-  const top = waist[0] + 8;
-  const fork = hip[1] + 20;
-  const low = Math.max(bottomMm, fork) + 40;
   return (
-    <g>
+    <g transform={`translate(0 ${beltY})`}>
+      <Legs topMm={waist[0] + 8} hipMm={hip[0] + 8} hipY={hip[1] - beltY} lowMm={bottomMm} beltHeightMm={beltHeightMm} colour={colour} />
+      <Belt halfMm={waist[0] + 8} heightMm={beltHeightMm} loops={colour} />
+    </g>
+  );
+}
+
+interface LegsProps {
+  /** Half as wide as the trousers are at the belt and at the hip. */
+  readonly topMm: number;
+  readonly hipMm: number;
+  readonly hipY: number;
+  /** No picture reaches so far down. */
+  readonly lowMm: number;
+  readonly beltHeightMm: number;
+  readonly colour: string;
+}
+
+const Legs = memo(function Legs({ topMm: top, hipMm: hip, hipY, lowMm: low, beltHeightMm, colour }: LegsProps) {
+  const fork = hipY + 20;
+  return (
+    <>
       <path
-        d={curve`M${-top} ${beltY} H${top} C${top + 4} ${beltY + 50} ${hip[0] + 8} ${hip[1] - 40} ${hip[0] + 8} ${low} H10 L2 ${fork} H-2 L-10 ${low} H${-hip[0] - 8} C${-hip[0] - 8} ${hip[1] - 40} ${-top - 4} ${beltY + 50} ${-top} ${beltY} Z`}
+        d={curve`M${-top} 0 H${top} C${top + 4} 50 ${hip} ${hipY - 40} ${hip} ${low} H10 L2 ${fork} H-2 L-10 ${low} H${-hip} C${-hip} ${hipY - 40} ${-top - 4} 50 ${-top} 0 Z`}
         fill={colour}
       />
       <path
-        d={curve`M3 ${beltY + beltHeightMm} V${fork} M${-top * 0.55} ${beltY + beltHeightMm} V${low} M${top * 0.55} ${beltY + beltHeightMm} V${low}`}
+        d={curve`M3 ${beltHeightMm} V${fork} M${-top * 0.55} ${beltHeightMm} V${low} M${top * 0.55} ${beltHeightMm} V${low}`}
         stroke="#fff"
         strokeOpacity="0.16"
         strokeWidth="1"
       />
-      <g transform={`translate(0 ${beltY})`}>
-        <Belt halfMm={top} heightMm={beltHeightMm} loops={colour} />
-      </g>
-    </g>
+    </>
   );
-}
+});
 
 interface BeltProps {
   /** Of the waist. */

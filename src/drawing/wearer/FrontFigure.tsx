@@ -13,7 +13,7 @@ import { buildOfClient } from './build.ts';
 import { bladeHangsX } from './HungTie.tsx';
 import { Wearer, type WearerProps } from './Wearer.tsx';
 
-type FrontFigureProps = Omit<WearerProps, 'bottomMm'> & { readonly className?: string; readonly children?: ReactNode };
+type FrontFigureProps = Omit<WearerProps, 'bottomMm' | 'collar'> & { readonly className?: string; readonly children?: ReactNode };
 
 const topMm = -96;
 const belowBeltMm = 130;
@@ -29,15 +29,16 @@ export function FrontFigure({ className, children, ...wearer }: FrontFigureProps
   const lowest = stage === 'hung' ? Math.max(plan.start.readings[state].bladeDropMm, plan.start.readings[state].tailDropMm) + 40 : 0;
   const bottomMm = Math.ceil(Math.max(drop + belowBeltMm, lowest) / footStepMm) * footStepMm;
   const { halfMm } = buildOfClient(request.client);
+  const collar = collarLeaves(request.shirt, request.client.neckMm);
   return (
     <Sheet
       box={{ x: -halfMm - besideMm.left, y: topMm, width: 2 * halfMm + besideMm.left + besideMm.right, height: bottomMm - topMm }}
       label={describe(wearer)}
       {...(className === undefined ? {} : { className })}
     >
-      <Wearer {...wearer} bottomMm={bottomMm} />
+      <Wearer {...wearer} collar={collar} bottomMm={bottomMm} />
       <Landing {...wearer} />
-      {stage === 'hung' && <Ends {...wearer} />}
+      {stage === 'hung' && <Ends {...wearer} neckHalfMm={collar.neckHalfMm} />}
       <Landmarks {...wearer} />
       <Sides view={wearer.view} halfMm={halfMm} y={topMm} />
       {children}
@@ -45,7 +46,7 @@ export function FrontFigure({ className, children, ...wearer }: FrontFigureProps
   );
 }
 
-function describe({ request, plan, stage, state = 'snug' }: Omit<WearerProps, 'bottomMm'>): string {
+function describe({ request, plan, stage, state = 'snug' }: FrontFigureProps): string {
   const read = plan.start.readings[state];
   const say = (mm: number) => formatLength(roughly(mm, request.units), request.units);
   const belt = `Belt top ${say(frontDropOf(request.client).meanMm)} below the collar button.`;
@@ -55,7 +56,7 @@ function describe({ request, plan, stage, state = 'snug' }: Omit<WearerProps, 'b
 }
 
 /** The tolerance as a band, and where the tip is to end, with how far it may miss; before tying only as a shadow of it. */
-function Landing({ request, plan, stage }: Omit<WearerProps, 'bottomMm'>) {
+function Landing({ request, plan, stage }: FrontFigureProps) {
   const mmPerPx = useMmPerPx();
   const { aim, units } = request;
   const target = frontDropOf(request.client).meanMm + aim.offsetMm;
@@ -86,13 +87,13 @@ function Landing({ request, plan, stage }: Omit<WearerProps, 'bottomMm'>) {
 }
 
 /** Both ends hung: the one to set with its line. */
-function Ends({ request, plan, view, state = 'snug' }: Omit<WearerProps, 'bottomMm'>) {
+function Ends({ request, plan, view, state = 'snug', neckHalfMm }: FrontFigureProps & { readonly neckHalfMm: number }) {
   const mmPerPx = useMmPerPx();
-  const { client, shirt, units } = request;
+  const { client, units } = request;
   const { tailDropMm, bladeDropMm } = plan.start.readings[state];
   const { end } = plan.start.set;
   const dropMm = end === 'tail' ? tailDropMm : bladeDropMm;
-  const x = bladeHangsX(client.blade, view, collarLeaves(shirt, client.neckMm).neckHalfMm, state);
+  const x = bladeHangsX(client.blade, view, neckHalfMm, state);
   const setX = end === 'blade' ? x : -x;
   const lineX = setX + Math.sign(setX) * 44;
   const otherMm = end === 'blade' ? tailDropMm : bladeDropMm;
@@ -109,7 +110,7 @@ function Ends({ request, plan, view, state = 'snug' }: Omit<WearerProps, 'bottom
   );
 }
 
-function Landmarks({ request }: Omit<WearerProps, 'bottomMm'>) {
+function Landmarks({ request }: FrontFigureProps) {
   const mmPerPx = useMmPerPx();
   const { halfMm } = buildOfClient(request.client);
   const named = landmarksOf(request.client, []).filter(({ name }) => name !== 'belt top');

@@ -3,7 +3,6 @@ import type { StateCode } from '../../core/start/reading.ts';
 import type { FabricLook } from '../../core/tie/fabricLook.ts';
 import { fabrics } from '../../core/tie/fabrics.ts';
 import { patterns } from '../../core/tie/patterns.ts';
-import { collarLeaves } from '../collar/leaves.ts';
 import { FabricDefs } from '../fabric/FabricDefs.tsx';
 import { fabricFill } from '../fabric/fabricFill.ts';
 import { polygon } from '../geometry/path.ts';
@@ -33,7 +32,7 @@ export interface WearerProps extends Omit<DressedProps, 'request' | 'children' |
 /** The front of a dressed client with a tie, in true proportion, from the core's numbers. */
 export function Wearer(props: WearerProps) {
   const { id, request, plan, stage, cloth } = props;
-  const neckHalfMm = collarLeaves(request.shirt, request.client.neckMm).neckHalfMm;
+  const { neckHalfMm } = props.collar;
   const behindWaistcoat = stage === 'tied' && (
     <path
       d={polygon(endBelowKnot(request.tie, 'blade', { asideMm: 0, widthMm: plan.shape.bottomMm }, plan.shape.heightMm, plan.tip.dropMm))}

@@ -75,6 +75,12 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
   // A saved fitting shows the answer it was saved with until something is changed.
   const chosen = asSaved?.answer ?? chosenNow;
   const picture = useKnotInCloth(chosen?.moves, colours.cloth);
+  const { view } = frame;
+  const drawn = useMemo(
+    (): DrawnFitting | undefined =>
+      chosen && { request: asSaved ? { ...asSaved.request, units } : request, plan: chosen, view, picture, colours },
+    [asSaved, units, request, chosen, view, picture, colours],
+  );
   const hindrance = opened && untouched ? 'This fitting is saved.' : hindranceOf(chosen, stale, faults.length);
 
   const choose = useCallback((moves: string | null) => store.set('knot', moves), [store]);
@@ -100,7 +106,7 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
     nextKnot: () => step(1),
     previousKnot: () => step(-1),
     allKnots: () => store.set('question.search', { ...search, knots: search.knots === 'all' ? 'named' : 'all' }),
-    view: () => setView(frame.view === 'facing' ? 'own' : 'facing'),
+    view: () => setView(view === 'facing' ? 'own' : 'facing'),
     units: () => setUnits(units === 'cm' ? 'in' : 'cm'),
     light: () => prefer({ light: preferences.light === 'dark' ? 'day' : 'dark' }),
     figures: () => prefer({ figures: preferences.figures === 'big' ? 'usual' : 'big' }),
@@ -111,22 +117,15 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
   };
   useShortcuts(actions);
 
-  if (!chosen) return <p className="p-8 text-xl">No knot can be planned for these measures.</p>;
+  if (!chosen || !drawn) return <p className="p-8 text-xl">No knot can be planned for these measures.</p>;
 
-  const drawn: DrawnFitting = {
-    request: asSaved ? { ...asSaved.request, units } : request,
-    plan: chosen,
-    view: frame.view,
-    picture,
-    colours,
-  };
   const { set } = chosen.start;
   const settled: Readonly<Record<StageCode, string>> = {
     choose: titleOf(chosen),
     set: chosen.feasible
       ? `${set.end} tip ${formatLength(roughly(setIn(chosen.start, state), units), units)}, ${states[state].short}`
       : 'won’t work',
-    tie: `${chosen.properties.moves} moves, ${viewLabels[frame.view].name}`,
+    tie: `${chosen.properties.moves} moves, ${viewLabels[view].name}`,
     check: asSaved ? 'saved' : 'not saved yet',
   };
   return (
@@ -151,7 +150,15 @@ export function FittingTable({ begin }: { readonly begin: StageCode }) {
         </div>
         <div className="rope" />
         {stage === 'choose' && (
-          <ChooseStage drawn={drawn} knots={knots} advice={plan.advice} piece={piece} onPiece={setPiece} onChoose={choose} />
+          <ChooseStage
+            drawn={drawn}
+            titleOf={titleOf}
+            knots={knots}
+            advice={plan.advice}
+            piece={piece}
+            onPiece={setPiece}
+            onChoose={choose}
+          />
         )}
         {stage === 'set' && <SetStage drawn={drawn} />}
         {(stage === 'tie' || stage === 'check') && !alive && <Loading />}

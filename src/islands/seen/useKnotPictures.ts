@@ -131,16 +131,18 @@ export function useKnotInCloth(word: string | undefined, paint: FabricLook): Kno
   const cloth = useQuery({ ...readyClothQuery(code), enabled: code !== '' }).data;
   const measures = useQuery(indexQuery).data?.knots[code]?.measures;
   const href = useQuery(knotAloneQuery(code, cloth, paint)).data;
-  if (!href || !measures) return undefined;
-  const { widthPx, heightPx, heightMm } = alone;
-  return {
-    href,
-    sheetPx: [widthPx, heightPx],
-    cellPx: [0, 0, widthPx, heightPx],
-    pxPerMm: heightPx / heightMm,
-    topPx: aloneTopPx,
-    topMm: measures.topMm,
-    heightMm: measures.heightMm,
-    footMm: cloth ? frontFoot(cloth) : undefined,
-  };
+  return useMemo(() => {
+    if (!href || !measures) return undefined;
+    const { widthPx, heightPx, heightMm } = alone;
+    return {
+      href,
+      sheetPx: [widthPx, heightPx],
+      cellPx: [0, 0, widthPx, heightPx],
+      pxPerMm: heightPx / heightMm,
+      topPx: aloneTopPx,
+      topMm: measures.topMm,
+      heightMm: measures.heightMm,
+      footMm: cloth ? frontFoot(cloth) : undefined,
+    };
+  }, [href, measures, cloth]);
 }

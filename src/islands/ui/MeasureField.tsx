@@ -3,6 +3,7 @@ import type { Measure } from '../../core/measures/measures.ts';
 import { type Fineness, formatFigure, type LengthUnit, mmPerInch, parseLength, unitLabel } from '../../core/units/length.ts';
 import { HowTo, type HowToProps } from '../../drawing/howto/HowTo.tsx';
 import { type LengthEntry, useEntry } from './entry.ts';
+import { useAtRest } from './useAtRest.ts';
 
 interface MeasureFieldProps {
   readonly name: string;
@@ -45,7 +46,8 @@ export function MeasureField({
   // What is being typed stands only as long as the value is still the one it gave.
   const typed = draft?.entry === entry ? draft?.text : undefined;
   const shown = typed ?? (typeof entry === 'number' ? formatFigure(entry, units, fineness) : (entry ?? ''));
-  const changed = recordedMm !== undefined && entry !== recordedMm;
+  // A hand that passes by what is on record doesn't make the line under the field come and go.
+  const changed = useAtRest(recordedMm !== undefined && entry !== recordedMm);
   const recorded = typeof recordedMm === 'number' ? formatFigure(recordedMm, units, fineness) : 'not measured';
 
   const read = (text: string): LengthEntry => {

@@ -11,7 +11,9 @@ export function useStudioNames(): ReadonlyMap<string, string> {
 }
 
 /** Calls a knot as the studio calls it, or else by its title. */
-export function useKnotTitle(): (knot: Pick<KnotPlan, 'moves' | 'title'>) => string {
+export type TitleOf = (knot: Pick<KnotPlan, 'moves' | 'title'>) => string;
+
+export function useKnotTitle(): TitleOf {
   const called = useStudioNames();
   return ({ moves, title }) => called.get(moves) ?? title;
 }

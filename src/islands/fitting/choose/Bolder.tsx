@@ -1,6 +1,7 @@
-import { useId, useMemo } from 'react';
+import { memo, useId, useMemo } from 'react';
 import type { KnotPlan } from '../../../core/index.ts';
 import { formatLength, type LengthUnit, roughly } from '../../../core/units/length.ts';
+import { useLatest } from '../../ui/useLatest.ts';
 import { familiesOf } from './families.ts';
 
 interface BolderProps {
@@ -21,6 +22,10 @@ export function Bolder({ knots, chosen, units, onChoose }: BolderProps) {
         .toSorted((a, b) => a.shape.topMm - b.shape.topMm),
     [knots],
   );
+  const pick = useLatest((to: number) => {
+    const knot = bySize[to];
+    if (knot) onChoose(knot.moves);
+  });
   const [quietest] = bySize;
   if (!quietest || bySize.length < 2) return null;
   const at = bySize.reduce(
@@ -35,23 +40,35 @@ export function Bolder({ knots, chosen, units, onChoose }: BolderProps) {
       <label htmlFor={id} className="text-note text-soft">
         Quieter
       </label>
-      <input
-        id={id}
-        type="range"
-        className="h-8 min-w-24 grow accent-set"
-        aria-label="From the quietest knot to the boldest"
-        aria-valuetext={`${chosen.title}: ${told}`}
-        min={0}
-        max={bySize.length - 1}
-        step={1}
-        value={at}
-        onChange={(event) => {
-          const knot = bySize[Number(event.target.value)];
-          if (knot) onChoose(knot.moves);
-        }}
-      />
+      <Scale id={id} told={`${chosen.title}: ${told}`} last={bySize.length - 1} at={at} onPick={pick} />
       <span className="text-note text-soft">Bolder</span>
       <span className="w-56 text-note leading-tight text-soft">{told}</span>
     </div>
   );
 }
+
+interface ScaleProps {
+  readonly id: string;
+  readonly told: string;
+  readonly last: number;
+  readonly at: number;
+  readonly onPick: (at: number) => void;
+}
+
+/** Drawn anew only where it stands elsewhere: a slider is set up again whenever it is. */
+const Scale = memo(function Scale({ id, told, last, at, onPick }: ScaleProps) {
+  return (
+    <input
+      id={id}
+      type="range"
+      className="h-8 min-w-24 grow accent-set"
+      aria-label="From the quietest knot to the boldest"
+      aria-valuetext={told}
+      min={0}
+      max={last}
+      step={1}
+      value={at}
+      onChange={({ target }) => onPick(Number(target.value))}
+    />
+  );
+});

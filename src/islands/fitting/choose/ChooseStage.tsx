@@ -9,12 +9,14 @@ import { ViewSwitch } from '../../ui/Moves.tsx';
 import { OwnTurn } from '../../ui/OwnTurn.tsx';
 import { Switch } from '../../ui/Switch.tsx';
 import { useAlive } from '../../ui/useAlive.ts';
+import type { TitleOf } from '../../wire/useKnotTitles.ts';
 import type { DrawnFitting } from '../FittingDrawn.tsx';
-import { CollarDrawn, FrontDrawn } from '../FittingDrawn.tsx';
-import { FrontDropHandle, LapelMeasure, SpreadMeasure } from '../handles.tsx';
+import { FrontDrawn } from '../FittingDrawn.tsx';
+import { FrontDropHandle, LapelMeasure } from '../handles.tsx';
 import { MeasureSheet } from '../MeasureSheet.tsx';
 import { Bolder } from './Bolder.tsx';
 import { firstBeside } from './beside/firstBeside.ts';
+import { CollarInHand } from './CollarInHand.tsx';
 import { placeOf } from './families.ts';
 import { HowSure } from './HowSure.tsx';
 import { KnotInHand } from './KnotInHand.tsx';
@@ -25,6 +27,7 @@ const SideBySide = lazy(() => import('./beside/SideBySide.tsx').then(({ SideBySi
 
 interface ChooseStageProps {
   readonly drawn: DrawnFitting;
+  readonly titleOf: TitleOf;
   /** Best first. */
   readonly knots: readonly KnotPlan[];
   readonly advice: readonly Advice[];
@@ -43,7 +46,7 @@ const givenChoices: readonly { readonly key: GivenCode; readonly label: string }
 type Drawer = 'none' | 'knots' | 'measures';
 
 /** The tie is in one hand and the collar in sight: which knot, why, and what it looks like there. */
-export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: ChooseStageProps) {
+export function ChooseStage({ drawn, titleOf, knots, advice, piece, onPiece, onChoose }: ChooseStageProps) {
   const { request, plan, colours } = drawn;
   const { store, values, wardrobe, frame, setView, units, stale } = useAsked();
   /** A knot that is held is the one in hand, and is looked at whatever else is asked for. */
@@ -94,15 +97,14 @@ export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: 
             <OwnTurn>
               <KnotInHand
                 knot={plan}
+                title={titleOf(plan)}
                 advice={advice}
                 place={placeOf(plan, knots)}
                 frame={frame}
                 onBest={() => onChoose(null)}
                 onBeside={() => store.set('beside', firstBeside('knot', values, wardrobe, knots, plan.moves))}
               >
-                <CollarDrawn drawn={drawn} className="h-80 lg:min-h-52">
-                  <SpreadMeasure request={request} />
-                </CollarDrawn>
+                <CollarInHand drawn={drawn} />
                 <Bolder knots={knots} chosen={plan} units={units} onChoose={onChoose} />
               </KnotInHand>
             </OwnTurn>
@@ -119,7 +121,14 @@ export function ChooseStage({ drawn, knots, advice, piece, onPiece, onChoose }: 
         </div>
         {values.given === 'tie' && (
           <OwnTurn>
-            <KnotRanking knots={knots} chosen={plan} units={units} colour={colours.cloth.colours[0] ?? ''} onChoose={onChoose} />
+            <KnotRanking
+              titleOf={titleOf}
+              knots={knots}
+              chosen={plan}
+              units={units}
+              colour={colours.cloth.colours[0] ?? ''}
+              onChoose={onChoose}
+            />
           </OwnTurn>
         )}
         {values.given !== 'tie' &&

@@ -9,7 +9,6 @@ import { Button } from '../../ui/Button.tsx';
 import { Moves, MovesKey } from '../../ui/Moves.tsx';
 import { ReasonList } from '../../ui/ReasonList.tsx';
 import { useAlive } from '../../ui/useAlive.ts';
-import { useKnotTitle } from '../../wire/useKnotTitles.ts';
 import { ColoursJudged } from './ColoursJudged.tsx';
 import { WhyNot } from './WhyNot.tsx';
 
@@ -17,6 +16,7 @@ const Prescribed = lazy(() => import('./Prescribed.tsx').then(({ Prescribed: Lin
 
 interface KnotInHandProps {
   readonly knot: KnotPlan;
+  readonly title: string;
   readonly advice: readonly Advice[];
   /** Among the names of the ranking, from 1. */
   readonly place: number;
@@ -29,11 +29,10 @@ interface KnotInHandProps {
 }
 
 /** The knot that is chosen: its name and start, its picture, and what speaks for and against it. */
-export function KnotInHand({ knot, advice, place, frame, onBest, onBeside, children }: KnotInHandProps) {
+export function KnotInHand({ knot, title, advice, place, frame, onBest, onBeside, children }: KnotInHandProps) {
   const { values, state, units } = useAsked();
   const alive = useAlive();
   const { set } = knot.start;
-  const title = useKnotTitle()(knot);
   const isBest = place === 1;
   return (
     <>

@@ -14,11 +14,12 @@ import { useKnotPictures } from '../../seen/useKnotPictures.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Radio } from '../../ui/Radio.tsx';
 import { Switch } from '../../ui/Switch.tsx';
-import { useKnotTitle } from '../../wire/useKnotTitles.ts';
+import type { TitleOf } from '../../wire/useKnotTitles.ts';
 import { CollarShare } from './CollarShare.tsx';
 import { familiesOf, type RankedFamily } from './families.ts';
 
 interface KnotRankingProps {
+  readonly titleOf: TitleOf;
   /** Best first. */
   readonly knots: readonly KnotPlan[];
   readonly chosen: KnotPlan;
@@ -30,9 +31,8 @@ interface KnotRankingProps {
 type Search = PlanRequest['search'];
 
 /** The knots, best match first, each in one line; those that won't work last, saying so. */
-export function KnotRanking({ knots, chosen, units, colour, onChoose }: KnotRankingProps) {
+export function KnotRanking({ titleOf, knots, chosen, units, colour, onChoose }: KnotRankingProps) {
   const { values, state, frame } = useAsked();
-  const titleOf = useKnotTitle();
   const { search } = values.question;
   const pictureOf = useKnotPictures(
     colour,
@@ -94,7 +94,7 @@ interface FamilyProps {
   readonly units: LengthUnit;
   readonly colour: string;
   readonly pictureOf: (code: string) => KnotPicture | undefined;
-  readonly titleOf: ReturnType<typeof useKnotTitle>;
+  readonly titleOf: TitleOf;
   readonly frame: Frame;
   readonly state: StateCode;
   readonly chosen: string;

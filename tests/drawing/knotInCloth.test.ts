@@ -114,8 +114,8 @@ test('on the figure the picture takes the place of the drawn knot, and the measu
 
 test('on the figure the blade comes out of the picture’s foot, on the side where that stands', () => {
   const topOfBlade = (of: KnotPicture | undefined, view: 'own' | 'facing') => {
-    const path = /<path d="([^"]*)" fill="url\(#near-blade-round\)"/.exec(closeUp(of, view))?.[1] ?? '';
-    const points = [...path.matchAll(/(-?[\d.]+)[, ](-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)] as const);
+    const outline = /<polygon points="([^"]*)" fill="url\(#near-blade-round\)"/.exec(closeUp(of, view))?.[1] ?? '';
+    const points = [...outline.matchAll(/(-?[\d.]+)[, ](-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)] as const);
     const top = Math.min(...points.map(([, y]) => y));
     const across = points.filter(([, y]) => y < top + 0.01).map(([x]) => x);
     return [Math.min(...across), Math.max(...across)] as const;

@@ -1,7 +1,7 @@
 import { By, error, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 
 /**
- * The first element of an XPath, looked up anew whenever the page has drawn it again
+ * The first element of an XPath, looked up anew whenever the page has drawn it again or moved it from under the pointer
  * between finding and using it, as a page whose lists are still arriving does.
  */
 export async function steadyElement(driver: WebDriver, xpath: string, patienceMs: number): Promise<WebElement> {
@@ -13,7 +13,9 @@ export async function steadyElement(driver: WebDriver, xpath: string, patienceMs
       try {
         return await method.apply(element, given);
       } catch (fault) {
-        if (!(fault instanceof error.StaleElementReferenceError) || Date.now() > end) throw fault;
+        const isGone = fault instanceof error.StaleElementReferenceError;
+        const isMoved = fault instanceof error.ElementClickInterceptedError;
+        if (!(isGone || isMoved) || Date.now() > end) throw fault;
         element = await locate();
       }
     }

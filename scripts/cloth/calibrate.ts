@@ -1,4 +1,4 @@
-import type { Hands } from '../../src/core/cloth/forces/fingers.ts';
+import { type Hands, usualHands } from '../../src/core/cloth/forces/fingers.ts';
 import { referenceTying } from '../../src/core/cloth/reference.ts';
 import { usualSetting } from '../../src/core/cloth/simulate.ts';
 import { tieInCloth } from '../../src/core/cloth/tieInCloth.ts';
@@ -15,7 +15,9 @@ const handled: Readonly<Record<string, Readonly<Record<keyof Figures, Range>>>> 
   'Li Co Ri Lo Ci Ro Li Co T': { topMm: [55, 65], bottomMm: [32, 40], heightMm: [45, 50], depthMm: [25, 32] },
 };
 
-const tried: readonly Hands[] = [1.6, 2.1, 2.7].flatMap((squeezeMm) => [0.008, 0.011, 0.014].map((pressMm) => ({ squeezeMm, pressMm })));
+const tried: readonly Hands[] = [1.8, 2.1, 2.4].flatMap((squeezeMm) =>
+  [0.011, 0.014, 0.018].map((pressMm) => ({ ...usualHands, squeezeMm, pressMm })),
+);
 const seeds = [0, 10] as const;
 
 export interface Calibrated {
@@ -32,7 +34,8 @@ export function calibratePart(part: number, of: number, told: (calibrated: Calib
     for (const word of Object.keys(handled)) {
       const knot = parseKnot(word);
       const all = seeds.flatMap((seed) => {
-        const tied = tieInCloth({ ...referenceTying(knot), seed }, { ...usualSetting(knot), hands });
+        const request = { ...referenceTying(knot), seed };
+        const tied = tieInCloth(request, { ...usualSetting(request), hands });
         return tied.kind === 'tied' ? [measureCloth(tied.mesh)] : [];
       });
       if (all.length === 0) continue;

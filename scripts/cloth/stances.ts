@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ReadyKnot } from '../../src/contract/clothIndex.ts';
 import { referenceTying } from '../../src/core/cloth/reference.ts';
+import { usualSetting } from '../../src/core/cloth/simulate.ts';
 import { tieInCloth } from '../../src/core/cloth/tieInCloth.ts';
 import { enumerateKnots } from '../../src/core/index.ts';
 import { knotCode } from '../../src/core/knot/code.ts';
@@ -19,8 +20,9 @@ const classic = enumerateKnots(9);
 export function tieFiner(part: number, of: number, told: (code: string, finer: readonly Stance[]) => void): void {
   classic.forEach((knot, i) => {
     if (i % of !== part) return;
+    const request = referenceTying(knot);
     const stood = Object.values(finerSettings).flatMap((setting) => {
-      const tied = tieInCloth(referenceTying(knot), setting(knot));
+      const tied = tieInCloth(request, setting(usualSetting(request)));
       return tied.kind === 'tied' ? [stanceIn(measureCloth(tied.mesh))] : [];
     });
     told(knotCode(knot), stood);

@@ -10,7 +10,7 @@ import { Contacts } from './contact/contacts.ts';
 import { keepOffBody } from './forces/body.ts';
 import { creaseOf, type DimpleLaid, takesDimple } from './forces/dimple.ts';
 import { type Crease, measureNormals, sweep } from './forces/elastic.ts';
-import { arch, type Hands, pressToShirt, squeeze, usualHands } from './forces/fingers.ts';
+import { arch, type Hands, pressToShirt, smoothDown, squeeze, usualHands, usualLayerMm, yielding } from './forces/fingers.ts';
 import { type Folding, foldingOf, type Placing, setWidths } from './forces/folds.ts';
 import { Leaves } from './forces/leaves.ts';
 import { Pins, pinnedRows } from './forces/pins.ts';
@@ -44,9 +44,16 @@ export interface Setting {
   readonly hands: Hands;
 }
 
-/** A longer knot takes longer to draw up. */
-export function usualSetting({ moves }: Knot): Setting {
-  return { grid: { rowMm: 10, columns: 7 }, steps: 300 + 100 * moves.length, pull: 1, hands: usualHands };
+/** A longer knot takes longer to draw up, and thinner cloth does: what goes by too much of its own thickness in a step is pressed through other cloth. */
+export function usualSetting({ knot, tie }: Pick<TyingRequest, 'knot' | 'tie'>): Setting {
+  const usual = { grid: { rowMm: 10, columns: 7 }, steps: 300 + 100 * knot.moves.length, pull: 1, hands: usualHands };
+  return slower(usual, Math.max(1, usualLayerMm / compressedThickness(tie)));
+}
+
+/** Hands that take so many times as long: they do as much over all steps, however many those are. */
+export function slower({ grid, steps, pull, hands: { squeezeMm, smoothMm, pressMm } }: Setting, times: number): Setting {
+  const hands = { squeezeMm: squeezeMm / times, smoothMm: smoothMm / times, pressMm: pressMm / times };
+  return { grid, steps: Math.round(times * steps), pull, hands };
 }
 
 const looseWidthMm = 26;
@@ -103,7 +110,7 @@ export class Simulation {
 
   constructor(
     readonly request: TyingRequest,
-    readonly setting: Setting = usualSetting(request.knot),
+    readonly setting: Setting = usualSetting(request),
   ) {
     const { knot, tie, loopMm, standingMm, seed, side = 1 } = request;
     const random = randomFrom(seed);
@@ -156,7 +163,7 @@ export class Simulation {
     const { mesh, contacts, place, pins, openFrom, progress, rowsMm, grip } = this;
     const { knot } = this.request;
     const { hands } = this.setting;
-    const strength = knot.loose ? holdingOpen : 1;
+    const strength = (knot.loose ? holdingOpen : 1) * yielding(contacts.deepest, this.layerMm);
     const near = ease(progress, nearFrom, nearTo);
     const covered = ease(progress, nearTo, coveredTo);
     // What is left is hidden last, once the arm that it goes over lies where it belongs.
@@ -177,6 +184,7 @@ export class Simulation {
     settle(mesh, place, near);
     if (knot.loose) layDown(mesh, openFrom, covered);
     squeeze(mesh, place, this.sectionMm2, covered * strength * hands.squeezeMm, knot.loose ? 'open' : 'drawn');
+    if (!knot.loose) smoothDown(mesh, place, covered * strength * hands.smoothMm);
     if (knot.finish === 'open') centrePanel(mesh, near);
     if (takesDimple(knot)) arch(mesh, place, covered);
     this.leaves.press(mesh, covered);

@@ -27,8 +27,9 @@ export interface Watching {
   readonly shouldStop?: () => boolean;
 }
 
-/** From the usual way to gentler, finer and coarser ones, each from a start a hair off. */
+/** From the usual way, twice, to gentler, finer and coarser ones, each from a start a hair off. */
 const attempts: readonly ((setting: Setting) => Setting)[] = [
+  (setting) => setting,
   (setting) => setting,
   (setting) => ({ ...setting, pull: 0.6 * setting.pull, steps: Math.round(1.25 * setting.steps) }),
   ({ grid, ...setting }) => ({
@@ -61,7 +62,7 @@ const cleanMm = 2.4;
  */
 export function tieInCloth(
   request: TyingRequest,
-  setting: Setting = usualSetting(request.knot),
+  setting: Setting = usualSetting(request),
   { onProgress, onState, shouldStop }: Watching = {},
 ): Tied {
   let why: Fault = 'another-knot';

@@ -19,6 +19,8 @@ export interface ClothMeasures {
 
 const slices = 24;
 const middleHalfMm = 8;
+/** A calliper's jaw is so wide, about: between its jaws lies what reaches out furthest over that. */
+const jawMm = 4;
 /** Where no band tells, so much of the first turn counts to the arm that it comes from under the collar. */
 const rootMm = 16;
 
@@ -37,39 +39,70 @@ export function measureCloth(mesh: ClothMesh): ClothMeasures {
     const part = active.parts[row];
     if (part === 'arm' || part === 'hang' || part === 'tuck' || (part === 'top' && facing === 'turn')) continue;
     if (row < first) continue;
-    for (let c = 0; c < columns; c++) {
-      const v = active.first + row * columns + c;
-      knot.push(v);
-      if (part === facing && facing !== 'top') across.push(v);
-    }
+    knot.push(row);
+    if (part === facing && facing !== 'top') across.push(row);
   }
-  const face = across.length > 0 ? across : knot;
+  const threads = threadsOf(mesh, knot);
+  const face = across.length > 0 ? threadsOf(mesh, across) : threads;
   const tiltDeg = tiltOf(mesh, active);
   // Callipers are laid along the knot's own upper edge; how far it reaches to either side is told as it hangs.
-  const { topMm, bottomMm, heightMm, depthMm } = sizesIn(mesh, knot, face, -tiltDeg);
-  const { leftMm, rightMm } = sizesIn(mesh, knot, face, 0);
+  const { topMm, bottomMm, heightMm, depthMm } = sizesIn(mesh, threads, face, -tiltDeg);
+  const { leftMm, rightMm } = sizesIn(mesh, threads, face, 0);
   const takeUpMm = takenUpBy(mesh, active) + takenUpBy(mesh, mesh.standing);
   return { takeUpMm, topMm, bottomMm, heightMm, depthMm, tiltDeg, leftMm, rightMm };
 }
 
+/** Two points of the cloth that lie next to each other, across it or along it. */
+type Thread = readonly [from: number, to: number];
+
+/** What some rows of the active strand are woven of: all threads across each of them, and along between those that follow each other. */
+function threadsOf({ columns, active }: ClothMesh, rows: readonly number[]): Thread[] {
+  const is = new Set(rows);
+  return rows.flatMap((row) =>
+    Array.from({ length: columns }, (_, c) => active.first + row * columns + c).flatMap((v, c): Thread[] => [
+      ...(c + 1 < columns ? [[v, v + 1] as const] : []),
+      ...(is.has(row + 1) ? [[v, v + columns] as const] : []),
+    ]),
+  );
+}
+
+type Coordinate = (v: number) => number;
+
+/** How far threads reach in one coordinate, of those parts only that lie between two bounds in another. */
+function reach(threads: readonly Thread[], of: Coordinate, where: Coordinate, from: number, to: number): readonly [number, number] {
+  let [least, most] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (const [v, w] of threads) {
+    const [a, b] = where(v) <= where(w) ? [v, w] : [w, v];
+    const [low, high] = [where(a), where(b)];
+    if (low > to || high < from) continue;
+    const at = (bound: number) => (high > low ? of(a) + ((bound - low) / (high - low)) * (of(b) - of(a)) : of(b));
+    for (const each of [low < from ? at(from) : of(a), high > to ? at(to) : of(b)]) {
+      least = Math.min(least, each);
+      most = Math.max(most, each);
+    }
+  }
+  return least <= most ? [least, most] : [0, 0];
+}
+
 /** Sizes of what is of the knot, and across its face, once it is turned by so much, as on a clock backwards. */
-function sizesIn({ position: p }: ClothMesh, knot: readonly number[], face: readonly number[], turnDeg: number): KnotSizes {
+function sizesIn({ position: p }: ClothMesh, knot: readonly Thread[], face: readonly Thread[], turnDeg: number): KnotSizes {
   const [cos, sin] = [Math.cos((turnDeg * Math.PI) / 180), Math.sin((turnDeg * Math.PI) / 180)];
   const at = (v: number, axis: number) => p[3 * v + axis] ?? 0;
-  const xOf = (v: number) => cos * at(v, 0) - sin * at(v, 1);
-  const yOf = (v: number) => sin * at(v, 0) + cos * at(v, 1);
+  const xOf: Coordinate = (v) => cos * at(v, 0) - sin * at(v, 1);
+  const yOf: Coordinate = (v) => sin * at(v, 0) + cos * at(v, 1);
+  const zOf: Coordinate = (v) => at(v, 2);
   // The flanks of a band that leans stand higher and lower than its middle: its height is that of the middle.
-  const middleX = face.reduce((sum, v) => sum + xOf(v), 0) / face.length;
-  const [bottomY, topY] = range(face.filter((v) => Math.abs(xOf(v) - middleX) < middleHalfMm).map(yOf));
-  const [back, front] = range(knot.filter((v) => yOf(v) >= bottomY && yOf(v) <= topY).map((v) => at(v, 2)));
-  const spanAt = (y: number) => range(knot.filter((v) => Math.abs(yOf(v) - y) < (topY - bottomY) / slices + 2).map(xOf));
-  const widths = Array.from({ length: slices }, (_, i) => spanAt(bottomY + ((i + 0.5) / slices) * (topY - bottomY)));
+  const middleX = face.reduce((sum, [v, w]) => sum + (xOf(v) + xOf(w)) / 2, 0) / face.length;
+  const [bottomY, topY] = reach(face, yOf, xOf, middleX - middleHalfMm, middleX + middleHalfMm);
+  const [back, front] = reach(knot, zOf, yOf, bottomY, topY);
+  const spanAt = (y: number) => reach(knot, xOf, yOf, y - jawMm / 2, y + jawMm / 2);
+  const spans = Array.from({ length: slices }, (_, i) => spanAt(bottomY + ((i + 0.5) / slices) * (topY - bottomY)));
   const width = ([from, to]: readonly [number, number]) => to - from;
-  const lowest = widths.slice(1, 4).map(width);
-  const bottomMiddle = widths[2] ? (widths[2][0] + widths[2][1]) / 2 : 0;
-  const [left, right] = range(widths.flat());
+  const lowest = spans.slice(1, 4).map(width);
+  const bottomMiddle = spans[2] ? (spans[2][0] + spans[2][1]) / 2 : 0;
+  const [left, right] = range(spans.flat());
   return {
-    topMm: Math.max(...widths.slice(slices / 2).map(width)),
+    topMm: Math.max(...spans.slice(slices / 2).map(width)),
     bottomMm: lowest.reduce((sum, each) => sum + each, 0) / lowest.length,
     heightMm: topY - bottomY,
     depthMm: front - back,

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
 import { keepOffBody, shirtZMm } from '../../../src/core/cloth/forces/body.ts';
-import { arch, pressToShirt, squeeze } from '../../../src/core/cloth/forces/fingers.ts';
+import { arch, pressToShirt, smoothDown, squeeze, usualLayerMm, yielding } from '../../../src/core/cloth/forces/fingers.ts';
 import { Leaves } from '../../../src/core/cloth/forces/leaves.ts';
 import { centrePanel, KnotPlace, layDown, settle } from '../../../src/core/cloth/forces/place.ts';
 import { Pull } from '../../../src/core/cloth/forces/pull.ts';
@@ -163,6 +163,20 @@ test('fingers squeeze a knot narrower, a fuller tie harder and from further out,
   assert.ok(squeezed(usualMm2, 0).ways.every((way) => way === 0));
 });
 
+test('a slimmer tie is squeezed no softer than the usual one', () => {
+  const strength = ({ ways }: { ways: Float64Array }) => ways.reduce((sum, way) => sum + Math.abs(way), 0);
+  const usual = strength(squeezed(usualMm2));
+  assert.ok(usual > 0 && Math.abs(strength(squeezed(usualMm2 / 2)) / usual - 1) < 0.02);
+});
+
+test('hands yield where cloth lies too deep in other cloth, thinner cloth sooner, and press on with all their strength where it does not', () => {
+  assert.equal(yielding(0, usualLayerMm), 1);
+  assert.equal(yielding(1, usualLayerMm), 1);
+  const [deep, deeper] = [yielding(2, usualLayerMm), yielding(4, usualLayerMm)];
+  assert.ok(deep < 1 && Math.abs(deeper / deep - 0.5) < 1e-9, 'twice as deep, half as hard');
+  assert.ok(Math.abs(yielding(2, usualLayerMm / 2) / deep - 0.5) < 1e-9);
+});
+
 test('both fingers press with the same strength, however much lies under each, and at one height, so that they turn no knot', () => {
   // More cloth on the one side, and lower.
   const { before, place, ways } = squeezed(usualMm2, 1.8, ({ position }) => {
@@ -183,6 +197,30 @@ test('both fingers press with the same strength, however much lies under each, a
   const [left, right] = [finger(-1), finger(1)];
   for (const { strength } of [left, right]) assert.ok(Math.abs(strength / 1.8 - 1) < 0.02, `${strength}`);
   assert.ok(Math.abs(left.heightMm - right.heightMm) < 3, `${left.heightMm} and ${right.heightMm} mm`);
+});
+
+test('a thumb smooths down what stands above the band, with one strength, and nothing else', () => {
+  const mesh = laid();
+  const { first, entersAt, parts } = mesh.active;
+  const place = new KnotPlace();
+  place.measure(mesh);
+  const [from, to] = [3 * (first + entersAt * mesh.columns), 3 * (first + parts.indexOf('band') * mesh.columns)];
+  // Every other row of the first turns stands up, by as much as a pile does.
+  for (let i = from; i < to; i += 3)
+    if (Math.floor((i - from) / 3 / mesh.columns) % 2 === 0) mesh.position[i + 1] = place.topMm + 8 + ((i / 3) % 20);
+  const before = mesh.position.slice();
+  smoothDown(mesh, place, 2.4);
+  let strength = 0;
+  before.forEach((was, i) => {
+    const down = was - (mesh.position[i] ?? 0);
+    strength += down;
+    if (i % 3 !== 1 || i < from || i >= to || was <= place.topMm + 8) assert.equal(down, 0);
+    else assert.ok(down > 0 && down < 0.1, `${down} mm`);
+  });
+  assert.ok(Math.abs(strength / 2.4 - 1) < 0.01, `${strength}`);
+  const after = mesh.position.slice();
+  smoothDown(mesh, new KnotPlace(), 2.4);
+  assert.deepEqual(mesh.position, after, 'before hands have hold of it');
 });
 
 test('the blade is held out just below the knot that it comes out of, and nothing else is', () => {

@@ -57,10 +57,10 @@ test('of a tucked knot the front shows most of all the band, but for one whose t
 test('the named knots are as large, and lean as much, as they were found to when the cloth was last set', () => {
   const found = [
     ['Li Ro Li Co T', 196, 42, -2],
-    ['Lo Ci Lo Ri Co T', 211, 43, -3],
-    ['Li Ro Ci Lo Ri Co T', 249, 47, 2],
-    ['Lo Ri Lo Ci Ro Li Co T', 319, 52, -24],
-    ['Li Co Ri Lo Ci Ro Li Co T', 374, 50, -5],
+    ['Lo Ci Lo Ri Co T', 209, 43, 2],
+    ['Li Ro Ci Lo Ri Co T', 244, 47, 2],
+    ['Lo Ri Lo Ci Ro Li Co T', 318, 51, -23],
+    ['Li Co Ri Lo Ci Ro Li Co T', 377, 50, -3],
   ] as const;
   for (const [word, clothMm, heightMm, tiltDeg] of found) {
     const measures = index.knots[knotCode(parseKnot(word))]?.measures;
@@ -73,11 +73,11 @@ test('the named knots are as large, and lean as much, as they were found to when
 
 const named = ready.filter(({ knot }) => studied.includes(formatKnot(knot)));
 
-test('of the twelve named knots at least nine are as wide at their top as the plan has them, to a tenth, and none is off by a fifth', () => {
+test('of the twelve named knots at least ten are as wide at their top as the plan has them, to a tenth, and none is off by a sixth', () => {
   assert.equal(named.length, 12);
   const off = named.map(({ knot, kept }) => Math.abs(kept.measures.topMm / takeUp(knot, referenceTie, hang).shape.topMm - 1));
-  assert.ok(off.filter((share) => share <= 0.1).length >= 9, `${off.map((share) => share.toFixed(2))}`);
-  assert.ok(Math.max(...off) < 0.2, `${Math.max(...off)}`);
+  assert.ok(off.filter((share) => share <= 0.1).length >= 10, `${off.map((share) => share.toFixed(2))}`);
+  assert.ok(Math.max(...off) < 1 / 6, `${Math.max(...off)}`);
 });
 
 test('down each blade runs the one dimple that was laid, from the knot’s lower edge on, and below the knot the blade stands out', () => {
@@ -91,7 +91,7 @@ test('down each blade runs the one dimple that was laid, from the knot’s lower
     );
     const blade = Array.from({ length: active.rows }, (_, row) => row).slice(active.parts.indexOf('tuck'));
     const rowAt = (y: number) => blade.toSorted((a, b) => Math.abs(at(a, middle, 1) - y) - Math.abs(at(b, middle, 1) - y))[0] ?? 0;
-    for (const below of [4, 12, 22]) {
+    for (const below of [6, 12, 22]) {
       const row = rowAt(bottom - below);
       const z = Array.from({ length: columns }, (_, c) => at(row, c, 2));
       const depth = (c: number) => Math.min(Math.max(...z.slice(0, c)), Math.max(...z.slice(c + 1))) - (z[c] ?? 0);
@@ -110,8 +110,8 @@ test('measured again, every kept knot is as large as its list says', () => {
     measureNormals(mesh, mesh.active);
     const again = measureCloth(mesh);
     for (const key of ['topMm', 'bottomMm', 'heightMm', 'depthMm'] as const)
-      assert.ok(Math.abs(again[key] - kept.measures[key]) < 4, `${code} ${key}: ${again[key]} for ${kept.measures[key]}`);
-    assert.ok(Math.abs(again.tiltDeg - kept.measures.tiltDeg) < 8, `${code}: ${again.tiltDeg}° for ${kept.measures.tiltDeg}°`);
+      assert.ok(Math.abs(again[key] - kept.measures[key]) < 2, `${code} ${key}: ${again[key]} for ${kept.measures[key]}`);
+    assert.ok(Math.abs(again.tiltDeg - kept.measures.tiltDeg) < 4, `${code}: ${again.tiltDeg}° for ${kept.measures.tiltDeg}°`);
   }
 });
 

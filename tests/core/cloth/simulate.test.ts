@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 import { crossings } from '../../../src/core/cloth/check/crossings.ts';
 import { knotPrint, sameKnot } from '../../../src/core/cloth/check/topology.ts';
-import { usualHands } from '../../../src/core/cloth/forces/fingers.ts';
+import { type Hands, usualHands } from '../../../src/core/cloth/forces/fingers.ts';
 import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh/mesh.ts';
 import { referenceTying } from '../../../src/core/cloth/reference.ts';
 import { type Setting, Simulation, type TyingRequest, usualSetting } from '../../../src/core/cloth/simulate.ts';
@@ -20,6 +20,18 @@ const after = (steps: number, seed = 0) => {
   simulation.run(steps);
   return simulation;
 };
+
+test('a longer knot and thinner cloth take more steps, with hands that do as much over all of them', () => {
+  const setting = (word: string, thicknessMm = oriental.tie.thicknessMm) =>
+    usualSetting({ knot: parseKnot(word), tie: { ...oriental.tie, thicknessMm } });
+  const usual = setting('Li Ro Li Co T');
+  assert.ok(setting('Li Co Ri Lo Ci Ro Li Co T').steps > usual.steps);
+  assert.deepEqual(setting('Li Ro Li Co T', 2 * oriental.tie.thicknessMm), usual);
+  const over = ({ steps, hands }: Setting, hand: keyof Hands) => steps * hands[hand];
+  const longer = setting('Li Ro Li Co T', oriental.tie.thicknessMm / 2);
+  assert.ok(longer.steps > 1.2 * usual.steps);
+  for (const hand of ['squeezeMm', 'smoothMm', 'pressMm'] as const) assert.ok(Math.abs(over(longer, hand) / over(usual, hand) - 1) < 0.01);
+});
 
 test('the same word, tie and seed give the same mesh, bit for bit; another seed another one', () => {
   const one = after(150).mesh.position;
@@ -46,12 +58,12 @@ test('drawing up takes cloth away, keeps layers apart, and changes nothing of th
   const print = knotPrint(simulation.mesh, oriental.knot);
   const length = () => simulation.mesh.active.rest.reduce((sum, each) => sum + each, 0);
   const loose = length();
-  simulation.run(500);
+  simulation.run(400);
   assert.ok(length() < 0.6 * loose);
   // Cloth folded to less than half of its width lies more than 4 mm thick.
   assert.ok(simulation.deepestMm < 1.6, `${simulation.deepestMm} mm`);
   assert.ok(sameKnot(print, knotPrint(simulation.mesh, oriental.knot)));
-  assert.equal(simulation.progress, 500 / usualSetting(oriental.knot).steps);
+  assert.equal(simulation.progress, 400 / usualSetting(oriental).steps);
 });
 
 /** Hasty: tight enough to tell whether a knot stays the knot it is. */
@@ -99,16 +111,17 @@ test('a knot of stiffer cloth, and one between other leaves, come out otherwise,
   assert.ok(Math.abs(cutaway.takeUpMm - usual.takeUpMm) > 0.1, 'the collar is felt');
 });
 
-test('wider and thicker cloth makes a larger knot that takes up more', () => {
-  const { tie } = oriental;
-  const of = (changed: Partial<typeof tie>) => {
-    const tied = tieInCloth({ ...oriental, tie: { ...tie, ...changed } });
+test('wider cloth makes a larger knot, and thicker cloth a fuller one that takes up more', () => {
+  const fourInHand = referenceTying(parseKnot('Li Ro Li Co T'));
+  const of = (changed: Partial<TyingRequest['tie']>) => {
+    const tied = tieInCloth({ ...fourInHand, tie: { ...fourInHand.tie, ...changed } });
     assert.ok(tied.kind === 'tied');
     return measureCloth(tied.mesh);
   };
   const [usual, wide, thick] = [of({}), of({ bladeMm: 105, neckMm: 44 }), of({ thicknessMm: 5 })];
-  for (const larger of [wide, thick]) assert.ok(larger.takeUpMm > usual.takeUpMm);
-  assert.ok(wide.heightMm > usual.heightMm && thick.depthMm > usual.depthMm);
+  for (const larger of [wide, thick])
+    assert.ok(larger.takeUpMm > usual.takeUpMm && larger.topMm > usual.topMm && larger.depthMm > usual.depthMm);
+  assert.ok(wide.heightMm > 1.1 * usual.heightMm && thick.takeUpMm > 1.1 * usual.takeUpMm);
 });
 
 test('cloth pushed through other cloth is found', () => {
@@ -172,7 +185,7 @@ test('it can be stopped, and what never comes out clean is refused', () => {
   );
   assert.ok(torn.kind === 'refused');
   // So few steps do not draw it up.
-  const loose = tieInCloth(oriental, { ...usualSetting(oriental.knot), steps: 30 });
+  const loose = tieInCloth(oriental, { ...usualSetting(oriental), steps: 30 });
   assert.deepEqual(loose, { kind: 'refused', why: 'never-drawn-up' });
   assert.ok(shares.length >= 12 && shares.every((share) => share > 0 && share <= 1));
 });

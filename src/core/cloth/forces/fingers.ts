@@ -5,16 +5,30 @@ import type { KnotPlace } from './place.ts';
 
 /** What fingers press, as forces that the cloth withstands. */
 
-/** How hard the hands that draw a knot up work on the reference tie, in a step, mm: what a finger squeezes in, over all that lies under it, and what a hand presses back. */
+/**
+ * How hard the hands that draw a knot up work on the reference tie, in a step, mm: what a finger squeezes in and what a thumb smooths down, each over all
+ * that lies under it, and what a hand presses back.
+ */
 export interface Hands {
   readonly squeezeMm: number;
+  readonly smoothMm: number;
   readonly pressMm: number;
 }
 
-/** Fitted on two knots of which real ties were handled (`npm run cloth calibrate`). */
-export const usualHands: Hands = { squeezeMm: 2.1, pressMm: 0.014 };
+/** Squeeze and press are fitted on two knots of which real ties were handled (`npm run cloth calibrate`); a thumb smooths down about as hard as a finger squeezes. */
+export const usualHands: Hands = { squeezeMm: 2.1, smoothMm: 2, pressMm: 0.014 };
 
-/** The reference tie's neck holds so much cloth, mm²; a fuller one is squeezed as much harder. */
+/** So thick the reference tie's cloth lies where it is pressed, mm. */
+export const usualLayerMm = 1.984;
+/** Where such cloth is pressed into other cloth by more than this, it withstands, mm. */
+const withstandsFromMm = 1.4;
+
+/** Share of their strength that hands press with where cloth of a thickness lies so deep in other cloth: as much less as it is deeper than it gives. */
+export function yielding(deepestMm: number, layerMm: number): number {
+  return Math.min(1, (withstandsFromMm * layerMm) / usualLayerMm / deepestMm);
+}
+
+/** The reference tie's neck holds so much cloth, mm²; a fuller one is squeezed as much harder, a slimmer one no softer. */
 const squeezedMm2 = 67.5;
 /** On that tie fingers reach no nearer to the middle than this, press with all their strength from so much further out, and reach so far past the knot, mm. */
 const betweenFingersMm = 10;
@@ -65,8 +79,8 @@ const leastSpread = 0.05;
 
 /**
  * Squeezes the knot from both sides, as two fingers do that draw it up: with the same strength, at one height, shared out over what
- * lies under each; the cloth withstands. So they work on a large knot as on a small one, and turn none. Fingers take a fuller tie harder, and further
- * apart: `sectionMm2` is what its neck holds. Where the last `turns` are held open, they let the top be.
+ * lies under each; the cloth withstands. So they work on a large knot as on a small one, and turn none. Fingers take a fuller tie
+ * harder and further apart, a slimmer one closer together and no softer: `sectionMm2` is what its neck holds. Where the last `turns` are held open, they let the top be.
  */
 export function squeeze(
   mesh: ClothMesh,
@@ -80,8 +94,9 @@ export function squeeze(
   const { first, entersAt, leavesAt, parts } = active;
   const tucked = parts.indexOf('tuck');
   const [from, to] = [3 * (first + entersAt * columns), 3 * (first + (tucked < 0 ? leavesAt : tucked) * columns)];
-  const fuller = sectionMm2 / squeezedMm2;
-  const size = Math.sqrt(fuller);
+  const fullness = sectionMm2 / squeezedMm2;
+  const size = Math.sqrt(fullness);
+  const strengthMm = squeezeMm * Math.max(1, fullness);
   const upAt = (i: number) => (p[i + 1] - bottomMm) / (topMm - bottomMm);
   const heldAt = (i: number) => {
     if (p[i + 1] > topMm + pastKnotMm || p[i + 1] < bottomMm - pastKnotMm) return 0;
@@ -100,8 +115,23 @@ export function squeeze(
     const held = heldAt(i);
     if (held <= 0) continue;
     const side = p[i] > middleMm ? 1 : -1;
-    p[i] -= side * squeezeMm * fuller * held * fingers[side === 1 ? 1 : 0].shareAt(upAt(i), level);
+    p[i] -= side * strengthMm * held * fingers[side === 1 ? 1 : 0].shareAt(upAt(i), level);
   }
+}
+
+/** A thumb reaches what stands so far above the band, and smooths with all its strength what stands so much higher, mm. */
+const aboveBandMm = 8;
+const thumbMm = 8;
+
+/** Smooths down what of the layers under the band stands up above it, as a thumb does while the knot is drawn up: it would pile up there. Shared out over what lies under it; the cloth withstands. */
+export function smoothDown({ position: p, columns, active }: ClothMesh, { topMm, bottomMm }: KnotPlace, smoothMm: number): void {
+  if (smoothMm <= 0 || topMm <= bottomMm) return;
+  const { first, entersAt, parts } = active;
+  const [from, to] = [3 * (first + entersAt * columns), 3 * (first + parts.indexOf('band') * columns)];
+  const underThumb = (i: number) => Math.max(0, Math.min(1, (p[i + 1] - topMm - aboveBandMm) / thumbMm));
+  let all = 0;
+  for (let i = from; i < to; i += 3) all += rounded(underThumb(i));
+  for (let i = from; i < to; i += 3) p[i + 1] -= (smoothMm * underThumb(i)) / Math.max(leastUnder, all);
 }
 
 /** A finger behind the blade holds it out over so much below the knot, by so much a step where it is strongest, mm. */

@@ -17,18 +17,18 @@ export function drawingUp(request: TyingRequest, watching: Watching = {}): SeenC
   // What was hidden already does not come out again, and turns that are held open are not shown before they are laid down.
   const from = finish === 'collar' ? hiddenTo : loose ? coveredTo : 0;
   const shown = drawnAt.filter((share) => share >= from);
-  let frames: SeenCloth[] = [];
-  let of = 0;
-  const tied = tieInCloth(request, usualSetting(request.knot), {
+  const attempts: { readonly share: number; readonly cloth: SeenCloth }[][] = [];
+  const tied = tieInCloth(request, usualSetting(request), {
     ...watching,
     onState: (mesh, share, attempt) => {
-      if (attempt !== of) [frames, of] = [[], attempt];
+      attempts[attempt] ??= [];
+      const frames = attempts[attempt];
       const next = shown[frames.length];
-      if (next !== undefined && share >= next) frames.push(whole(seenOf(mesh)));
+      if (next !== undefined && share >= next) frames.push({ share, cloth: whole(seenOf(mesh)) });
     },
   });
   if (tied.kind !== 'tied') return [];
-  // An attempt on another grid has rows of its own: only its own states lead up to it.
-  const last = whole(seenOf(tied.mesh));
-  return [...frames.filter(({ active }) => active.rows === last.active.rows), last];
+  // Only states of the attempt that was taken lead up to it, and of it only those before what is shown at last.
+  const before = (attempts[tied.attempt] ?? []).filter(({ share }) => share < tied.drawnUp);
+  return [...before.map(({ cloth }) => cloth), whole(seenOf(tied.mesh))];
 }

@@ -95,7 +95,8 @@ test('down each blade runs the one dimple that was laid, from the knot’s lower
       const row = rowAt(bottom - below);
       const z = Array.from({ length: columns }, (_, c) => at(row, c, 2));
       const depth = (c: number) => Math.min(Math.max(...z.slice(0, c)), Math.max(...z.slice(c + 1))) - (z[c] ?? 0);
-      const valleys = z.flatMap((here, c) => (here < (z[c - 1] ?? here) && here < (z[c + 1] ?? here) && depth(c) > 0.7 ? [depth(c)] : []));
+      // Kept heights are rounded: two columns may lie equally deep.
+      const valleys = z.flatMap((here, c) => (here < (z[c - 1] ?? here) && here <= (z[c + 1] ?? here) && depth(c) > 0.7 ? [depth(c)] : []));
       assert.equal(valleys.length, 1, `${formatKnot(knot)} (${code}), ${below} mm below: ${valleys.map((mm) => mm.toFixed(1))}`);
     }
     const [from, to] = [rowAt(bottom), rowAt(bottom - 70)];

@@ -6,7 +6,7 @@ import type { FabricLook } from '../core/tie/fabricLook.ts';
 import { stripOf } from './cloth/strip.ts';
 import { laidUnder } from './cloth/underLeaves.ts';
 import { Viewer } from './Viewer.ts';
-import { collarOf, leafDepth } from './wearer/collar.ts';
+import { collarOf, leafWorn } from './wearer/collar.ts';
 import { lapels, neckForm, type SceneJacket, shirtFront, shirtYoke } from './wearer/torso.ts';
 
 /** What is worn with the knot; nothing but the knot is shown where it is left out. */
@@ -47,7 +47,7 @@ export class KnotScene {
     const tie = new Group();
     // The sides that show beside the knot are the standing end's as well: one tie, one cloth.
     const raisedMm = belowEdgeMm - frontEdges(cloth).top;
-    const { active, standing, columns } = dress ? laidUnder(cloth, leafDepth(dress.collar), raisedMm) : cloth;
+    const { active, standing, columns } = dress ? laidUnder(cloth, leafWorn(dress.collar), raisedMm) : cloth;
     tie.add(stripOf(active, columns, paint, side), stripOf(standing, columns, paint, side));
     tie.position.y = raisedMm;
     group.add(tie);

@@ -6,7 +6,7 @@ import type { FabricLook } from '../core/tie/fabricLook.ts';
 import { Strip } from './cloth/strip.ts';
 import { laidUnder } from './cloth/underLeaves.ts';
 import { type Looking, Viewer } from './Viewer.ts';
-import { collarOf, leafDepth, raisedCollarOf } from './wearer/collar.ts';
+import { collarOf, leafWorn, raisedCollarOf } from './wearer/collar.ts';
 import { neckForm, shirtFront, shirtYoke } from './wearer/torso.ts';
 
 /** Who is dressed, and in what. */
@@ -84,7 +84,7 @@ export class TyingScene {
     if (!strips || !dress) return;
     this.collars.raised.visible = collar === 'raised';
     this.collars.down.visible = collar === 'down';
-    const { active, standing, columns } = collar === 'down' ? laidUnder(frame, leafDepth(dress.collar), 0) : frame;
+    const { active, standing, columns } = collar === 'down' ? laidUnder(frame, leafWorn(dress.collar), 0) : frame;
     strips[0].lay(active, columns, this.side);
     strips[1].lay(standing, columns, this.side);
   }

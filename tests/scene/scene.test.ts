@@ -19,7 +19,7 @@ import { reliefs } from '../../src/scene/cloth/relief.ts';
 import { Strip, stripOf } from '../../src/scene/cloth/strip.ts';
 import { stripTextures } from '../../src/scene/cloth/stripTexture.ts';
 import { laidUnder } from '../../src/scene/cloth/underLeaves.ts';
-import { collarOf, leafDepth, raisedCollarOf } from '../../src/scene/wearer/collar.ts';
+import { collarOf, leafWorn, raisedCollarOf } from '../../src/scene/wearer/collar.ts';
 import { lapels, shirtFront } from '../../src/scene/wearer/torso.ts';
 
 const read = (code: string) => unpackCloth(gunzipSync(readFileSync(join(readyFolder, `${code}.bin.gz`))));
@@ -128,10 +128,11 @@ test('the fronts of a jacket part where its edge is reckoned to run, and its lap
   assert.ok(Math.min(...points.map((point) => Math.hypot(point.x - x, point.y + down))) < 4);
 });
 
-test('what the knot has under the collar’s leaves lies beneath them and comes out from under their edges by and by; what hangs is not moved', () => {
+test('once the collar is folded down no cloth comes out above it; what lies under its leaves comes out from under their edges by and by; what hangs is not moved', () => {
   const collar = collarStyles['semi-spread'];
-  const leaf = leafDepth(collar);
-  const raisedMm = -frontEdges(fourInHand).top;
+  const leaf = leafWorn(collar);
+  const { top, bottom } = frontEdges(fourInHand);
+  const raisedMm = -top;
   const laid = laidUnder(fourInHand, leaf, raisedMm);
   let [moved, under] = [0, 0];
   for (const which of ['active', 'standing'] as const) {
@@ -139,36 +140,40 @@ test('what the knot has under the collar’s leaves lies beneath them and comes 
     fourInHand[which].parts.forEach((part, row) => {
       for (let v = row * fourInHand.columns; v < (row + 1) * fourInHand.columns; v++) {
         const [x, y, z] = [0, 1, 2].map((axis) => now[3 * v + axis] ?? 0) as [number, number, number];
-        const before = was[3 * v + 2] ?? 0;
+        const [high, before] = [was[3 * v + 1] ?? 0, was[3 * v + 2] ?? 0];
         if (before !== z) moved++;
-        assert.ok(z <= before, 'nothing is drawn forward');
-        const depth = leaf(x, y + raisedMm);
-        if (part === 'tuck' || part === 'hang') assert.equal(before, z);
-        else if (depth !== undefined) {
+        assert.ok(z <= before && y <= high, 'nothing is drawn forward or up');
+        const up = y + raisedMm;
+        const depth = leaf.depthAt(x, up);
+        if (high < bottom && (part === 'tuck' || part === 'hang')) {
+          assert.equal(before, z);
+          continue;
+        }
+        if (part !== 'band')
+          assert.ok(up < Math.max(5, leaf.foldAt(x, before)), `${part} ${row} at ${x}, ${up} comes out above the collar`);
+        if (depth !== undefined) {
           under++;
           assert.ok(z <= depth - 1, `${part} ${row}: ${z} before ${depth}`);
         } else if (before !== z) {
           const side = x < 0 ? -1 : 1;
-          const isBeside = Array.from({ length: 8 }, (_, step) => leaf(x + side * 2 * step, y + raisedMm)).some(
-            (each) => each !== undefined,
-          );
+          const isBeside = Array.from({ length: 8 }, (_, step) => leaf.depthAt(x + side * 2 * step, up)).some((each) => each !== undefined);
           assert.ok(isBeside, `${part} ${row} at ${x}, ${y} is beside no leaf`);
         }
       }
     });
   }
   assert.ok(moved > 0 && under > 0);
-  assert.equal(leaf(0, 0), undefined, 'the opening is open');
+  assert.equal(leaf.depthAt(0, 0), undefined, 'the opening is open');
 });
 
 test('an end that is hidden lies under the leaves and does not come out above the collar', () => {
-  const leaf = leafDepth(collarStyles['semi-spread']);
+  const leaf = leafWorn(collarStyles['semi-spread']);
   const hidden = read('h7.9-5');
   const raisedMm = 3 - frontEdges(hidden).top;
   const { active } = laidUnder(hidden, leaf, raisedMm);
   for (let v = active.parts.indexOf('top') * hidden.columns; v < active.rows * hidden.columns; v++) {
     const [x, y, z] = [0, 1, 2].map((axis) => active.position[3 * v + axis] ?? 0) as [number, number, number];
-    const depth = leaf(x, y + raisedMm);
+    const depth = leaf.depthAt(x, y + raisedMm);
     if (depth !== undefined && y > frontEdges(hidden).top) assert.ok(z < depth, `at ${x}, ${y} it lies over the leaf`);
   }
   const highest = Math.max(...active.position.filter((_, i) => i % 3 === 1 && i >= active.parts.indexOf('top') * 3 * hidden.columns));

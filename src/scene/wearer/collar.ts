@@ -10,7 +10,7 @@ import { shirtAt } from './torso.ts';
 const axisZ = shirtZMm - neckRadiusMm;
 const foldRadius = neckRadiusMm + besideNeckMm;
 /** The lower edge lies so far off the shirt. */
-const offShirt = 5;
+const offShirt = 8.5;
 /** The leaf stands out between fold and edge, in front where it goes over the tie, and at the side where it rolls. */
 const standsOut = { front: 14, side: 4 } as const;
 
@@ -47,8 +47,15 @@ function leafOf(collar: Collar): (u: number, v: number) => At {
 const cellMm = 2;
 const samples = [180, 60] as const;
 
-/** How far forward a leaf lies at a place of the front, mm; `undefined` where none covers it. */
-export function leafDepth(collar: Collar): (x: number, y: number) => number | undefined {
+/** A leaf as what lies under it meets it; the button stands at 0, 0. */
+export interface WornLeaf {
+  /** How far forward it lies at a place of the front, mm; `undefined` where it covers none. */
+  depthAt(x: number, y: number): number | undefined;
+  /** How far above the button it is folded, mm, outside a place that may lie nearer to the neck than the fold; between the leaves as far as where they begin. */
+  foldAt(x: number, z: number): number;
+}
+
+export function leafWorn(collar: Collar): WornLeaf {
   const leaf = leafOf(collar);
   const depths = new Map<string, number>();
   const key = (x: number, y: number) => `${Math.round(Math.abs(x) / cellMm)} ${Math.round(y / cellMm)}`;
@@ -59,7 +66,18 @@ export function leafDepth(collar: Collar): (x: number, y: number) => number | un
       depths.set(key(x, y), Math.max(z, depths.get(key(x, y)) ?? z));
     }
   }
-  return (x, y) => depths.get(key(x, y));
+  const fold = Array.from({ length: samples[0] + 1 }, (_, i) => leaf(i / samples[0], 0));
+  const angles = fold.map(([x, , z]) => Math.atan2(x, z - axisZ));
+  return {
+    depthAt: (x, y) => depths.get(key(x, y)),
+    foldAt: (x, z) => {
+      const angle = Math.atan2(Math.abs(x), z - axisZ);
+      const after = angles.findIndex((each) => each >= angle);
+      if (after <= 0) return fold.at(after)?.[1] ?? 0;
+      const [from, to] = [angles[after - 1] ?? 0, angles[after] ?? 0];
+      return mix(fold[after - 1]?.[1] ?? 0, fold[after]?.[1] ?? 0, (angle - from) / (to - from));
+    },
+  };
 }
 
 /** Both leaves of a buttoned collar with its measured points, spread and space; the button stands at 0, 0. */
@@ -74,12 +92,13 @@ export function collarOf(collar: Collar, colour: string): Group {
       }),
     );
   }
-  // The stand behind the tie, closed at the button.
+  // The stand behind the tie, closed at the button; its foot goes in behind the shirt.
   group.add(
     sheetOf(colour, [40, 3], (u, v) => {
       const angle = mix(-Math.PI / 2, Math.PI / 2, u);
       const rise = standRises * (1 - Math.cos(angle));
-      return [(neckRadiusMm - 1) * Math.sin(angle), mix(rise + 4, -26, v), axisZ + (neckRadiusMm - 1) * Math.cos(angle)];
+      const radius = neckRadiusMm - mix(1, 6, v);
+      return [radius * Math.sin(angle), mix(rise + 4, -26, v), axisZ + radius * Math.cos(angle)];
     }),
   );
   return group;

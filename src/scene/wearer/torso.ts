@@ -19,9 +19,12 @@ function backAt(x: number): number {
   return (x * x) / 420;
 }
 
+/** Cloth that lies on the shirt has its middle where the shirt stops it: the shirt itself, its placket and buttons lie so far behind that. */
+const behindClothMm = 4.5;
+
 /** How far forward the shirt lies at a place of the front, mm. */
 export function shirtAt(x: number, y: number): number {
-  return shirtZMm - 1 - backAt(x) - Math.max(0, y) * climb;
+  return shirtZMm - behindClothMm - backAt(x) - Math.max(0, y) * climb;
 }
 
 /** The neck of a dressing form, up to so far above the collar button: nobody's face is needed to judge a knot. */
@@ -50,7 +53,7 @@ export function shirtFront(colour: string, buttonsMm: readonly number[]): Group 
     if (-down < bottomY) continue;
     const button = new Mesh(new CylinderGeometry(5.2, 5.2, 2.4, 24), new MeshStandardMaterial({ color: '#f4f0e6', roughness: 0.4 }));
     button.rotation.x = Math.PI / 2;
-    button.position.set(0, -down, shirtZMm + 1.4);
+    button.position.set(0, -down, shirtAt(0, -down) + 2.4);
     button.receiveShadow = true;
     group.add(button);
   }

@@ -129,7 +129,7 @@ export function raisedCollarOf(collar: Collar, colour: string): Group {
         const open = (leaf > 0 ? mix(collar.tieSpaceMm, collar.collarSpreadMm, leaf) : 0) / 2;
         const angle = mix(open / raisedRadius.top, Math.PI, u);
         const back = (1 - Math.cos(angle)) / 2;
-        const foot = mix(-8, footAtNape, back);
+        const foot = mix(-4, footAtNape, back);
         const standTop = mix(stand.front, stand.nape, back);
         const high = mix(pointUp, leafAtNape, Math.min(1, u * 1.6));
         const y = foot + (leaf > 0 ? standTop + high * leaf : (standTop * v) / standShare);

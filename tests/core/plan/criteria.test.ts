@@ -9,7 +9,7 @@ const find = (word: string, changes: Partial<PlanQuestion> = {}): KnotPlan => kn
 const said = (knot: KnotPlan, code: string) => knot.reasons.find((reason) => reason.code === code)!;
 
 const fourInHand = 'Li Ro Li Co T';
-const leaning = 'Li Ro Li Co Ri Lo Ri Co T';
+const leaning = 'Lo Ri Lo Ci Ro Li Co T';
 const windsor = 'Li Co Ri Lo Ci Ro Li Co T';
 const point = { ...question.shirt, collarSpreadMm: 70, tieSpaceMm: 5 };
 const cutaway = { ...question.shirt, collarSpreadMm: 150, tieSpaceMm: 12 };

@@ -53,7 +53,12 @@ export class KnotScene {
     group.add(tie);
     if (dress) {
       const { shirtColour } = dress;
-      group.add(neckForm(), shirtFront(shirtColour, dress.buttonsMm), shirtYoke(shirtColour), collarOf(dress.collar, shirtColour));
+      group.add(
+        neckForm(),
+        shirtFront(shirtColour, dress.buttonsMm, dress.jacket !== null),
+        shirtYoke(shirtColour),
+        collarOf(dress.collar, shirtColour),
+      );
       if (dress.jacket) group.add(lapels(dress.jacket));
     }
     this.viewer.show(group);

@@ -38,14 +38,14 @@ export function neckForm(topMm = 125): Mesh {
   return neck;
 }
 
-/** The shirt's front with its placket and buttons, the collar button at 0, 0. */
-export function shirtFront(colour: string, buttonsMm: readonly number[]): Group {
+/** The shirt's front with its placket and buttons, the collar button at 0, 0; under a jacket it is seen beside the neck as well. */
+export function shirtFront(colour: string, buttonsMm: readonly number[], isUnderJacket = false): Group {
   const group = new Group();
   const front = (x: number, y: number, off: number): At => [x, y, shirtAt(x, y) + off];
   group.add(
     sheetOf(colour, [48, 20], (u, v) => {
       const x = mix(-170, 170, u);
-      return front(x, mix(36 - Math.abs(x) * 0.3, bottomY, v), 0);
+      return front(x, mix(36 - Math.abs(x) * 0.3 + (isUnderJacket ? besideNeck(x) : 0), bottomY, v), 0);
     }),
     sheetOf(colour, [6, 20], (u, v) => front(mix(-placketHalf, placketHalf, u), mix(-6, bottomY, v), 1.2)),
   );
@@ -58,6 +58,11 @@ export function shirtFront(colour: string, buttonsMm: readonly number[]): Group 
     group.add(button);
   }
   return group;
+}
+
+/** Beside the neck the shirt under a jacket climbs so much higher, mm: between leaf and lapel it is seen as far as it goes. */
+function besideNeck(x: number): number {
+  return 42 * Math.max(0, 1 - Math.abs(Math.abs(x) - 66) / 22);
 }
 
 /** The shirt over the shoulders, for whoever looks down on them from behind. */

@@ -6,7 +6,7 @@ import type { FabricLook } from '../core/tie/fabricLook.ts';
 import { Strip } from './cloth/strip.ts';
 import { laidUnder } from './cloth/underLeaves.ts';
 import { type Looking, Viewer } from './Viewer.ts';
-import { collarOf, leafWorn, raisedCollarOf } from './wearer/collar.ts';
+import { collarOf, leafWorn, raisedCollarOf, type WornLeaf } from './wearer/collar.ts';
 import { neckForm, shirtFront, shirtYoke } from './wearer/torso.ts';
 
 /** Who is dressed, and in what. */
@@ -38,7 +38,7 @@ export class TyingScene {
   readonly viewer: Viewer;
   private strips: readonly [Strip, Strip] | undefined;
   private readonly collars = { raised: new Group(), down: new Group() };
-  private dress: TyingDress | undefined;
+  private leaf: WornLeaf | undefined;
   private side: 1 | -1 = -1;
 
   /** Throws where the browser draws no such pictures. */
@@ -54,7 +54,7 @@ export class TyingScene {
     const strip = (i: 0 | 1) => new Strip(paint, { wideMm, longMm: longMm[i], liningMm: liningMm[i], isTurned: blade === 'left' });
     const strips = [strip(0), strip(1)] as const;
     this.strips = strips;
-    this.dress = dress;
+    this.leaf = leafWorn(collar);
     this.collars.raised = raisedCollarOf(collar, shirtColour);
     this.collars.down = collarOf(collar, shirtColour);
     const group = new Group();
@@ -80,11 +80,11 @@ export class TyingScene {
 
   /** Lays the tie as a frame has it, under a collar that is up or turned down. */
   lay(frame: SeenCloth, collar: 'raised' | 'down'): void {
-    const { strips, dress } = this;
-    if (!strips || !dress) return;
+    const { strips, leaf } = this;
+    if (!strips || !leaf) return;
     this.collars.raised.visible = collar === 'raised';
     this.collars.down.visible = collar === 'down';
-    const { active, standing, columns } = collar === 'down' ? laidUnder(frame, leafWorn(dress.collar), 0) : frame;
+    const { active, standing, columns } = collar === 'down' ? laidUnder(frame, leaf, 0) : frame;
     strips[0].lay(active, columns, this.side);
     strips[1].lay(standing, columns, this.side);
   }

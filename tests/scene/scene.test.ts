@@ -5,7 +5,7 @@ import test from 'node:test';
 import { gunzipSync } from 'node:zlib';
 import { Box3, BufferGeometry, type Group, Mesh, type MeshPhysicalMaterial, Vector3 } from 'three';
 import { readyFolder } from '../../scripts/cloth/readyFolder.ts';
-import { neckRadiusMm } from '../../src/core/cloth/forces/body.ts';
+import { neckRadiusMm, shirtZMm } from '../../src/core/cloth/forces/body.ts';
 import { unpackCloth } from '../../src/core/cloth/mesh/compact.ts';
 import { collarStyles } from '../../src/core/collar/styles.ts';
 import { collarWorn } from '../../src/core/collar/worn.ts';
@@ -194,6 +194,18 @@ test('shirt and jacket are of their colours; buttons out of sight are left out, 
       new Box3().setFromObject(meshesOf(lapels({ colour: '#202830', lapelKind, lapelMm, front }))[0] as Mesh).max.x;
     assert.ok(reach(110) > reach(75) + 20, lapelKind);
   }
+});
+
+test('cloth that lies on the shirt lies before placket and buttons, and under a jacket the shirt reaches up between leaf and lapel', () => {
+  const [plain, under] = [false, true].map((isUnderJacket) => shirtFront('#ffffff', [70, 160], isUnderJacket));
+  assert.ok(plain && under);
+  assert.ok(new Box3().setFromObject(plain).max.z < shirtZMm);
+  const besideNeck = (group: Group) => {
+    const at = meshesOf(group)[0]?.geometry.getAttribute('position');
+    assert.ok(at);
+    return Math.max(...Array.from({ length: at.count }, (_, i) => (Math.abs(Math.abs(at.getX(i)) - 66) < 6 ? at.getY(i) : -Infinity)));
+  };
+  assert.ok(besideNeck(under) > besideNeck(plain) + 20);
 });
 
 test('a collar turned up stands around the neck to the height of its leaf, inside the tie, and opens as wide as it is cut', () => {

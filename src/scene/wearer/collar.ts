@@ -55,6 +55,7 @@ export interface WornLeaf {
   foldAt(x: number, z: number): number;
 }
 
+/** The leaf of a buttoned collar with its measured points, spread and space; both are alike. */
 export function leafWorn(collar: Collar): WornLeaf {
   const leaf = leafOf(collar);
   const depths = new Map<string, number>();

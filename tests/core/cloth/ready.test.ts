@@ -91,7 +91,7 @@ test('down each blade runs the one dimple that was laid, from the knot’s lower
     );
     const blade = Array.from({ length: active.rows }, (_, row) => row).slice(active.parts.indexOf('tuck'));
     const rowAt = (y: number) => blade.toSorted((a, b) => Math.abs(at(a, middle, 1) - y) - Math.abs(at(b, middle, 1) - y))[0] ?? 0;
-    for (const below of [6, 12, 22]) {
+    for (const below of [4, 12, 22]) {
       const row = rowAt(bottom - below);
       const z = Array.from({ length: columns }, (_, c) => at(row, c, 2));
       const depth = (c: number) => Math.min(Math.max(...z.slice(0, c)), Math.max(...z.slice(c + 1))) - (z[c] ?? 0);

@@ -87,12 +87,9 @@ function sharesLine({ nodes, samples = [], timeDeltas = [] }: Profile): Line {
   const spent = { contact: 0, constraints: 0, bookkeeping: 0 };
   samples.forEach((id, i) => {
     const url = urlOf.get(id) ?? '';
-    if (!url.includes('/core/cloth/')) return;
-    const kind = /(contact|nearest|nearPairs|faces|shelf)\.ts/.test(url)
-      ? 'contact'
-      : /elastic\.ts/.test(url)
-        ? 'constraints'
-        : 'bookkeeping';
+    const isKernel = url.startsWith('wasm:');
+    if (!isKernel && !url.includes('/core/cloth/')) return;
+    const kind = isKernel || url.includes('/contact/') ? 'contact' : url.endsWith('/elastic.ts') ? 'constraints' : 'bookkeeping';
     spent[kind] += timeDeltas[i] ?? 0;
   });
   const all = spent.contact + spent.constraints + spent.bookkeeping;

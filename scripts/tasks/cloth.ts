@@ -9,6 +9,7 @@ import { writeAtlas } from '../cloth/atlas.ts';
 import { type Calibrated, calibratePart, tellCalibration } from '../cloth/calibrate.ts';
 import { type CheckedStep, checkSteps } from '../cloth/checkSteps.ts';
 import { type GalleryRow, paintRows, writeGallery } from '../cloth/gallery.ts';
+import { writeKernel } from '../cloth/kernel.ts';
 import { readyFolder, stepsFolder } from '../cloth/readyFolder.ts';
 import { type Refitted, refitPart, tellRefit } from '../cloth/refit.ts';
 import { settleSteps } from '../cloth/settleSteps.ts';
@@ -26,7 +27,7 @@ const indexFile = join(readyFolder, 'index.json');
 const self = fileURLToPath(import.meta.url);
 
 /** Each kind of work: one core's part of it, and what is made of all that the cores tell. */
-const kinds: Readonly<Record<string, { part: (part: number, of: number, told: Told<unknown>) => void; all: () => Promise<void> }>> = {
+const kinds: Readonly<Record<string, { part?: (part: number, of: number, told: Told<unknown>) => void; all: () => Promise<void> }>> = {
   ready: {
     part: (part, of, told: Told<Ready>) => tiePart(part, of, (code, ready) => told([code, ready])),
     all: tieReady,
@@ -44,6 +45,7 @@ const kinds: Readonly<Record<string, { part: (part: number, of: number, told: To
   study: { part: studyPart, all: async () => tellStudy(await gathered<Studied>('study')) },
   calibrate: { part: calibratePart, all: async () => tellCalibration(await gathered<Calibrated>('calibrate')) },
   refit: { part: refitPart, all: async () => tellRefit(await gathered<Refitted>('refit')) },
+  kernel: { all: writeKernel },
 };
 
 /**
@@ -53,13 +55,14 @@ const kinds: Readonly<Record<string, { part: (part: number, of: number, told: To
  * they stand. `npm run cloth study` ties the named words on finer grids and in more steps, and tells what that changes;
  * `npm run cloth gallery` paints them from three sides in three ties, and `npm run cloth gallery FOLDER` before them the ready meshes of a folder;
  * `npm run cloth calibrate` ties two knots that real ties were handled of with gentler and harder hands, and tells which come nearest;
+ * `npm run cloth kernel` compiles what keeps cloth off cloth ahead, anew after any change of it;
  * `npm run cloth refit` ties a grid of words, blades, thicknesses and starts, and tells how near the formulas come to it.
  */
 await runTask(async () => {
   const [name = 'ready', part, of] = process.argv.slice(2);
   const kind = kinds[name];
   if (!kind) throw new MachineFailure(`There is no “${name}” to do: ${Object.keys(kinds).join(', ')}.`);
-  if (part !== undefined && of !== undefined) kind.part(Number(part), Number(of), (told) => process.send?.(told));
+  if (part !== undefined && of !== undefined) kind.part?.(Number(part), Number(of), (told) => process.send?.(told));
   else await kind.all();
 });
 

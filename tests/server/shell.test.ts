@@ -1,11 +1,12 @@
 import assert from 'node:assert/strict';
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, request as plainRequest } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { after, before, test } from 'node:test';
 import { brotliCompressSync, brotliDecompressSync, gunzipSync } from 'node:zlib';
+import { root } from '../../scripts/machine/paths.ts';
 import { loopback } from '../../scripts/machine/ports.ts';
 import { shellFor } from '../../src/shell/app.ts';
 import { type App, startApp } from '../support/app.ts';
@@ -54,6 +55,14 @@ test('pages come with their content, and with a policy that lets no script run b
   assert.equal(headers['cache-control'], 'private, no-cache');
   const html = await (await wholePage(`${app.address}/clients`)).text();
   for (const name of ['Pell Ambry', 'Osric Hallowtide']) assert.ok(html.includes(name), name);
+});
+
+test('workers may run what was compiled ahead, which no page may', async () => {
+  const folder = join(root, 'dist', 'client', '_astro');
+  const worker = readdirSync(folder).find((name) => /^cloth\.worker.*\.js$/.test(name));
+  const { status, headers } = await ask(`${app.address}/_astro/${worker}`);
+  assert.equal(status, 200);
+  assert.match(String(headers['content-security-policy']), /script-src 'self' 'wasm-unsafe-eval'(;|$)/);
 });
 
 test('every view stands there before a script has run', async () => {

@@ -1,17 +1,12 @@
 import assert from 'node:assert/strict';
 import test from 'node:test';
-import fc from 'fast-check';
-import { CellGrid } from '../../../src/core/cloth/contact/cellGrid.ts';
 import { Contacts } from '../../../src/core/cloth/contact/contacts.ts';
-import { Faces } from '../../../src/core/cloth/contact/faces.ts';
-import { nearestOnTriangle } from '../../../src/core/cloth/contact/nearest.ts';
-import { NearPairs } from '../../../src/core/cloth/contact/nearPairs.ts';
-import { heights, layerMm, mean, twoLayers } from '../../support/layers.ts';
-
-/** Whole hundredths of a millimetre: flat and pointlike triangles come up, lengths too small to be squared do not. */
-const hundredths = (most: number) => fc.integer({ min: -100 * most, max: 100 * most }).map((number) => number / 100);
-const places = (most: number, least: number, length = least) =>
-  fc.array(fc.tuple(hundredths(most), hundredths(most), hundredths(most)), { minLength: least, maxLength: length });
+import type { LooseStrand, Part } from '../../../src/core/cloth/mesh/loosePath.ts';
+import { type ClothMesh, layLoose } from '../../../src/core/cloth/mesh/mesh.ts';
+import { randomFrom } from '../../../src/core/cloth/mesh/random.ts';
+import type { Vec3 } from '../../../src/core/numeric/vector.ts';
+import { allDepths } from '../../support/allContacts.ts';
+import { flat, grid, heights, layerMm, mean, noJitter, twoLayers } from '../../support/layers.ts';
 
 test('layers too near are pushed apart to their thickness, and those far enough are left alone', () => {
   for (const gap of [0.9, 1.8, 2.3]) {
@@ -80,110 +75,109 @@ test('thicker cloth keeps off further, each layer by its own half', () => {
   assert.ok(Math.abs(apart - (2 + layerMm / 2)) < 0.15, `${apart}`);
 });
 
-test('the nearest point of a triangle is nowhere further than any other of it', () => {
-  fc.assert(
-    fc.property(
-      fc.array(hundredths(20), { minLength: 12, maxLength: 12 }),
-      fc.double({ min: 0, max: 1, noNaN: true }),
-      fc.double({ min: 0, max: 1, noNaN: true }),
-      (numbers, s, t) => {
-        const p = Float64Array.from(numbers);
-        const [x, y, z] = numbers.slice(9) as [number, number, number];
-        const share = new Float64Array(3);
-        const square = nearestOnTriangle(p, x, y, z, 0, 3, 6, share);
-        const [u, v] = s + t > 1 ? [1 - s, 1 - t] : [s, t];
-        const squareTo = (weights: readonly number[]) =>
-          [x, y, z].reduce(
-            (sum, at, axis) => sum + (at - weights.reduce((all, weight, corner) => all + weight * (p[3 * corner + axis] ?? 0), 0)) ** 2,
-            0,
-          );
-        assert.ok(square <= squareTo([1 - u - v, u, v]) + 1e-6);
-        assert.ok(Math.abs(square - squareTo([...share])) < 1e-6);
-        assert.ok(Math.abs(share.reduce((sum, each) => sum + each, 0) - 1) < 1e-9 && share.every((each) => each >= -1e-9));
-      },
-    ),
-  );
-});
+/** A strip that goes there and comes back over itself, and one across it; crumpled, so that they lie in each other. */
+function crumpled(seed: number): ClothMesh {
+  const up: Vec3 = [0, 0, 1];
+  const there: LooseStrand = {
+    points: [
+      [0, 0, 0],
+      [60, 0, 0],
+      [62, 0, 3],
+      [60, 0, 6],
+      [0, 4, 5],
+    ],
+    normals: [up, up, [1, 0, 0], [0, 0, -1], [0, 0, -1]],
+    parts: Array(5).fill('turn') as Part[],
+    moves: Array(5).fill(1) as number[],
+  };
+  const across: LooseStrand = {
+    points: [
+      [30, -45, 3],
+      [30, 45, 2],
+    ],
+    normals: [up, up],
+    parts: ['turn', 'turn'],
+    moves: [1, 1],
+  };
+  const mesh = layLoose([there, across], grid, 24, noJitter);
+  mesh.half.fill(layerMm / 2);
+  shake(mesh, randomFrom(seed), 4);
+  return mesh;
+}
 
-test('on the shelf every point stands in one place, and all that are near a place in its runs', () => {
-  fc.assert(
-    fc.property(
-      places(60, 1, 80),
-      places(80, 1),
-      fc.integer({ min: 1, max: 30 }),
-      fc.integer({ min: 1, max: 40 }),
-      (all, [place], cellMm, reach) => {
-        const shelf = new CellGrid(all.length);
-        shelf.lay(Float64Array.from(all.flat()), cellMm);
-        assert.deepEqual(
-          [...shelf.points].sort((a, b) => a - b),
-          all.map((_, i) => i),
-        );
-        const found = new Set<number>();
-        const range = (axis: 0 | 1 | 2) => [-reach, reach].map((off) => shelf.cellAt(axis, (place?.[axis] ?? 0) + off)) as [number, number];
-        const [[fromX, toX], [fromY, toY], [fromZ, toZ]] = [range(0), range(1), range(2)];
-        for (let x = fromX; x <= toX; x++)
-          for (let y = fromY; y <= toY; y++) {
-            const run = shelf.runAt(x, y);
-            for (let k = shelf.start[run + fromZ] ?? 0; k < (shelf.start[run + toZ + 1] ?? 0); k++) found.add(shelf.points[k] ?? -1);
-          }
-        all.forEach((point, i) => {
-          if (point.every((mm, axis) => Math.abs(mm - (place?.[axis] ?? 0)) <= reach)) assert.ok(found.has(i));
-        });
-      },
-    ),
-  );
-});
+function shake({ position }: ClothMesh, random: () => number, mm: number): void {
+  for (let i = 0; i < position.length; i++) position[i] = (position[i] ?? 0) + mm * (random() - 0.5);
+}
 
-test('points strewn far apart are shelved in fewer, larger cells', () => {
-  const shelf = new CellGrid(2);
-  shelf.lay(Float64Array.from([-5000, -5000, -5000, 5000, 5000, 5000]), 0.5);
-  assert.deepEqual([...shelf.points], [0, 1]);
-  assert.deepEqual([...shelf.at], [-5000, -5000, -5000, 5000, 5000, 5000]);
-});
+/** Less deep than this it may count as touching or not. */
+const hardlyMm = 1e-5;
 
-test('a point is never nearer to a face than its box tells, and over a flat one just as near', () => {
-  const share = new Float64Array(3);
-  fc.assert(
-    fc.property(places(10, 4), places(30, 1), (corners, [place]) => {
-      const mesh = twoLayers(10);
-      const { columns, position } = mesh;
-      [0, 1, columns, columns + 1].forEach((v, i) => {
-        position.set(corners[i] ?? [], 3 * v);
-      });
-      const [x, y, z] = place ?? [0, 0, 0];
-      const faces = new Faces(mesh);
-      faces.outdate();
-      const [first, second] = [0, 3].map((t) => {
-        const [a, b, c] = [0, 1, 2].map((corner) => 3 * (faces.corners[t + corner] ?? 0)) as [number, number, number];
-        return Math.sqrt(nearestOnTriangle(position, x, y, z, a, b, c, share));
-      }) as [number, number];
-      assert.ok(faces.leastApart(0, x, y, z) <= Math.min(first, second) + 1e-6);
-    }),
-  );
-  const flatFaces = new Faces(twoLayers(10));
-  flatFaces.outdate();
-  assert.ok(Math.abs(flatFaces.leastApart(0, 3, -10, 7) - 7) < 1e-9);
-});
+function holdsToAll(contacts: Contacts, depths: readonly number[]): void {
+  const surely = depths.filter((depth) => depth > hardlyMm).length;
+  const perhaps = depths.filter((depth) => depth > -hardlyMm).length;
+  assert.ok(contacts.touching >= surely && contacts.touching <= perhaps, `${contacts.touching}, and ${surely} to ${perhaps}`);
+  assert.ok(Math.abs(contacts.deepest - Math.max(0, ...depths)) < 1e-9);
+}
 
-test('near pairs are all those within reach, but no point with a face of its own rows or just beside it in the cloth', () => {
-  for (const rowMm of [6, 15]) {
-    const mesh = twoLayers(3, rowMm);
-    const near = new NearPairs(mesh);
-    near.follow();
-    const strandOf = (v: number) => (v < mesh.standing.first ? 0 : 1);
-    let across = 0;
-    for (let k = 0; k < near.count; k++) {
-      const v = near.ends[2 * (near.point[k] ?? 0)] ?? 0;
-      const a = near.faces.corners[6 * (near.face[k] ?? 0)] ?? 0;
-      if (strandOf(v) !== strandOf(a)) across++;
-      else {
-        const rows = Math.floor(v / mesh.columns) - Math.floor(a / mesh.columns);
-        const besideMm = rowMm * Math.max(-rows, rows - 1);
-        assert.ok(besideMm >= 1.5 * ((mesh.half[v] ?? 0) + (mesh.half[a] ?? 0)), `rows ${rowMm} mm apart: ${rows}`);
-      }
+test('what touches is what every point against every triangle finds, however the cloth goes on from there', () => {
+  for (const seed of [1, 2]) {
+    const mesh = crumpled(seed);
+    const contacts = new Contacts(mesh, 0);
+    const random = randomFrom(seed);
+    let most = 0;
+    for (let step = 0; step < 20; step++) {
+      mesh.before.set(mesh.position);
+      // Now and then it is thrown, else it hardly stirs.
+      shake(mesh, random, step % 6 === 0 ? 3 : 0.3);
+      contacts.follow();
+      const depths = allDepths(mesh);
+      contacts.pass();
+      holdsToAll(contacts, depths);
+      most = Math.max(most, contacts.touching);
     }
-    assert.ok(across > mesh.count, 'each point is near some face of the other layer');
+    assert.ok(most > 50, `${most}`);
+  }
+});
+
+test('an odd number of points, one strewn far off, and a face without any extent change nothing of that', () => {
+  const mesh = layLoose([flat(0, 60), flat(1.5, 54)], grid, 24, noJitter);
+  assert.equal(mesh.count % 2, 1);
+  mesh.half.fill(layerMm / 2);
+  mesh.position.set([50_000, -80_000, 20_000], 3 * (mesh.count - 1));
+  for (const v of [1, grid.columns, grid.columns + 1]) mesh.position.copyWithin(3 * v, 0, 3);
+  const contacts = new Contacts(mesh, 0);
+  const depths = allDepths(mesh);
+  contacts.follow();
+  contacts.pass();
+  holdsToAll(contacts, depths);
+  assert.ok(contacts.touching > 50);
+  assert.ok(mesh.position.every(Number.isFinite));
+});
+
+test('however many touch there is room for them', () => {
+  const mesh = layLoose([flat(0, 900), flat(1.2, 900)], { rowMm: 3, columns: 9 }, 24, noJitter);
+  mesh.half.fill(layerMm / 2);
+  const contacts = new Contacts(mesh, 0);
+  contacts.follow();
+  contacts.pass();
+  assert.ok(contacts.touching > 9000, `${contacts.touching}`);
+  assert.ok(Math.abs(contacts.deepest - 1.2) < 1e-9);
+  for (let pass = 0; pass < 20; pass++) contacts.pass();
+  const apart = mean(heights(mesh, mesh.standing.first, mesh.count)) - mean(heights(mesh, 0, mesh.standing.first));
+  assert.ok(Math.abs(apart - layerMm) < 0.1, `${apart}`);
+});
+
+test('a point is pressed where it or its triangle is, and where it touches nothing it is not', () => {
+  const mesh = layLoose([flat(0, 120), flat(1.8, 30)], grid, 24, noJitter);
+  mesh.half.fill(layerMm / 2);
+  const contacts = new Contacts(mesh, 0);
+  contacts.follow();
+  contacts.pass();
+  for (let v = 0; v < mesh.count; v++) {
+    const x = mesh.position[3 * v] ?? 0;
+    // The shorter strip lies over the first 30 mm, and presses by a row more.
+    if (x < 28) assert.equal(contacts.isPressed[v], 1, `at ${x} mm`);
+    if (x > 40) assert.equal(contacts.isPressed[v], 0, `at ${x} mm`);
   }
 });
 

@@ -64,32 +64,50 @@ export function sweep(mesh: ClothMesh, strand: Strand, crease: Crease | undefine
 
 /** Brings two points nearer to their rest distance. */
 function hold(p: Float64Array, i: number, j: number, rest: number, pull: number, push: number): void {
-  const share = shareOf(p, i, j, rest, pull, push);
-  for (let axis = 0; axis < 3; axis++) {
-    const way = share * (p[j + axis] - p[i + axis]);
-    p[i + axis] += way;
-    p[j + axis] -= way;
-  }
+  const dx = p[j] - p[i];
+  const dy = p[j + 1] - p[i + 1];
+  const dz = p[j + 2] - p[i + 2];
+  const share = shareOf(dx, dy, dz, rest, pull, push);
+  const x = share * dx;
+  const y = share * dy;
+  const z = share * dz;
+  p[i] += x;
+  p[i + 1] += y;
+  p[i + 2] += z;
+  p[j] -= x;
+  p[j + 1] -= y;
+  p[j + 2] -= z;
 }
 
 /** Brings a point and two others on either side of it nearer to their rest distance, both as they were. */
 function holdBoth(p: Float64Array, i: number, j: number, k: number, rest: number, pull: number, push: number): void {
-  const ofJ = shareOf(p, i, j, rest, pull, push);
-  const ofK = shareOf(p, i, k, rest, pull, push);
-  for (let axis = 0; axis < 3; axis++) {
-    const wayJ = ofJ * (p[j + axis] - p[i + axis]);
-    const wayK = ofK * (p[k + axis] - p[i + axis]);
-    p[i + axis] += wayJ + wayK;
-    p[j + axis] -= wayJ;
-    p[k + axis] -= wayK;
-  }
+  let jx = p[j] - p[i];
+  let jy = p[j + 1] - p[i + 1];
+  let jz = p[j + 2] - p[i + 2];
+  let kx = p[k] - p[i];
+  let ky = p[k + 1] - p[i + 1];
+  let kz = p[k + 2] - p[i + 2];
+  const ofJ = shareOf(jx, jy, jz, rest, pull, push);
+  const ofK = shareOf(kx, ky, kz, rest, pull, push);
+  jx *= ofJ;
+  jy *= ofJ;
+  jz *= ofJ;
+  kx *= ofK;
+  ky *= ofK;
+  kz *= ofK;
+  p[i] += jx + kx;
+  p[i + 1] += jy + ky;
+  p[i + 2] += jz + kz;
+  p[j] -= jx;
+  p[j + 1] -= jy;
+  p[j + 2] -= jz;
+  p[k] -= kx;
+  p[k + 1] -= ky;
+  p[k + 2] -= kz;
 }
 
-/** Which share of the way between two points each of them goes. */
-function shareOf(p: Float64Array, i: number, j: number, rest: number, pull: number, push: number): number {
-  const dx = p[j] - p[i];
-  const dy = p[j + 1] - p[i + 1];
-  const dz = p[j + 2] - p[i + 2];
+/** Which share of the way between two points, given as x, y, z, each of them goes. */
+function shareOf(dx: number, dy: number, dz: number, rest: number, pull: number, push: number): number {
   const length = Math.sqrt(dx * dx + dy * dy + dz * dz);
   if (length < 1e-9) return 0;
   const over = length - rest;

@@ -17,6 +17,7 @@ export class Pull {
   private readonly beside: Float64Array;
   private readonly further: Float64Array;
   private readonly mass: Float64Array;
+  /** Where each row wants to be, coordinate by coordinate as it stands in the mesh, between two rows of nothing at either end. */
   private readonly solved: Float64Array;
 
   constructor(
@@ -31,7 +32,7 @@ export class Pull {
     this.beside = new Float64Array(rows);
     this.further = new Float64Array(rows);
     this.mass = new Float64Array(rows);
-    this.solved = new Float64Array(rows);
+    this.solved = new Float64Array(3 * mesh.columns * (rows + 4));
   }
 
   /**
@@ -42,18 +43,14 @@ export class Pull {
     this.measure();
     this.assemble(freeMm2, pressedMm2, bendLengthMm ** 2);
     this.factor();
+    this.solve();
     const { mesh, strand, solved } = this;
     const { position: p, columns } = mesh;
-    const { first, rows } = strand;
-    const stride = 3 * columns;
-    for (let k = 0; k < stride; k++) {
-      const from = 3 * first + k;
-      this.solve(p, from, stride);
-      for (let row = 0; row < rows; row++) {
-        const at = from + row * stride;
-        const way = solved[row] - p[at];
-        p[at] += Math.max(-mostMm, Math.min(mostMm, way));
-      }
+    const from = 3 * strand.first;
+    const solvedFrom = 6 * columns;
+    for (let i = 0; i < 3 * columns * strand.rows; i++) {
+      const way = solved[solvedFrom + i] - p[from + i];
+      p[from + i] += Math.max(-mostMm, Math.min(mostMm, way));
     }
   }
 
@@ -80,7 +77,7 @@ export class Pull {
     for (let row = 0; row < rows; row++) {
       const own = ((row > 0 ? apart[row - 1] : 0) + (row < rows - 1 ? apart[row] : 0)) / 2;
       const isHeld = row < heldRows || row >= rows - heldRows;
-      mass[row] = isHeld ? heldMass : own / (pressedMm2 * (freeMm2 / pressedMm2) ** freedom[row]);
+      mass[row] = isHeld ? heldMass : own / (pressedMm2 * powerOf(freeMm2 / pressedMm2, freedom[row]));
       diagonal[row] = mass[row];
     }
     for (let row = 0; row < rows - 1; row++) {
@@ -120,23 +117,36 @@ export class Pull {
     }
   }
 
-  /** One coordinate of one column, of which the first row's is at `from`. */
-  private solve(p: Float64Array, from: number, stride: number): void {
-    const { diagonal, beside, further, mass, solved } = this;
-    const { rows } = this.strand;
-    for (let i = 0; i < rows; i++) {
-      let x = mass[i] * p[from + i * stride];
-      if (i > 0) x -= beside[i - 1] * solved[i - 1];
-      if (i > 1) x -= further[i - 2] * solved[i - 2];
-      solved[i] = x;
+  /** All coordinates of a row at once: down all rows, and up again. */
+  private solve(): void {
+    const { diagonal, beside, further, mass, solved, mesh, strand } = this;
+    const { position: p, columns } = mesh;
+    const { rows, first } = strand;
+    const each = 3 * columns;
+    for (let row = 0; row < rows; row++) {
+      const own = mass[row];
+      const ofLast = row > 0 ? beside[row - 1] : 0;
+      const ofOneBefore = row > 1 ? further[row - 2] : 0;
+      const from = 3 * first + row * each;
+      const at = (row + 2) * each;
+      for (let k = 0; k < each; k++)
+        solved[at + k] = own * p[from + k] - ofLast * solved[at - each + k] - ofOneBefore * solved[at - 2 * each + k];
     }
-    for (let i = rows - 1; i >= 0; i--) {
-      let x = solved[i] / diagonal[i];
-      if (i < rows - 1) x -= beside[i] * solved[i + 1];
-      if (i < rows - 2) x -= further[i] * solved[i + 2];
-      solved[i] = x;
+    for (let row = rows - 1; row >= 0; row--) {
+      const own = diagonal[row];
+      const ofNext = row < rows - 1 ? beside[row] : 0;
+      const ofOneAfter = row < rows - 2 ? further[row] : 0;
+      const at = (row + 2) * each;
+      for (let k = 0; k < each; k++)
+        solved[at + k] = solved[at + k] / own - ofNext * solved[at + each + k] - ofOneAfter * solved[at + 2 * each + k];
     }
   }
+}
+
+/** A power of a figure from 0 to 1: mostly it is one or the other. */
+function powerOf(figure: number, power: number): number {
+  if (power === 0) return 1;
+  return power === 1 ? figure : figure ** power;
 }
 
 /** From a row to the next as they lie, along the middle, mm. */

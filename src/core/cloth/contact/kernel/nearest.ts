@@ -1,17 +1,13 @@
+/** Shares of a triangle's corners in the point of it that was last found nearest. */
+export let shareA: f64 = 0;
+export let shareB: f64 = 0;
+export let shareC: f64 = 0;
+
 /**
- * Square of the distance from a point to a triangle, and the shares of the corners in the nearest point of it.
- * `a`, `b`, `c` are places in `p` of x, y, z. Source: Ericson, "Real-Time Collision Detection" (2005), 5.1.5.
+ * Square of the distance from a point to a triangle. `a`, `b`, `c` are places in `p` of x, y, z.
+ * Source: Ericson, "Real-Time Collision Detection" (2005), 5.1.5.
  */
-export function nearestOnTriangle(
-  p: Float64Array,
-  px: number,
-  py: number,
-  pz: number,
-  a: number,
-  b: number,
-  c: number,
-  share: Float64Array,
-): number {
+export function nearestOnTriangle(p: StaticArray<f64>, px: f64, py: f64, pz: f64, a: i32, b: i32, c: i32): f64 {
   const ax = p[a];
   const ay = p[a + 1];
   const az = p[a + 2];
@@ -33,8 +29,8 @@ export function nearestOnTriangle(
   const d4 = d2 - bc;
   const d5 = d1 - bc;
   const d6 = d2 - cc;
-  let sb: number;
-  let sc: number;
+  let sb: f64;
+  let sc: f64;
   const vc = d1 * d4 - d3 * d2;
   const vb = d5 * d2 - d1 * d6;
   const va = d3 * d6 - d5 * d4;
@@ -44,7 +40,7 @@ export function nearestOnTriangle(
   } else if (d3 >= 0 && d4 <= d3) {
     sb = 1;
     sc = 0;
-  } else if (vc <= 0 && d1 >= 0 && d3 <= 0) {
+  } else if (vc <= 0 && d1 >= 0 && d3 <= 0 && bb > 0) {
     sb = d1 / (d1 - d3);
     sc = 0;
   } else if (d6 >= 0 && d5 <= d6) {
@@ -61,9 +57,9 @@ export function nearestOnTriangle(
     sb = vb / all;
     sc = vc / all;
   }
-  share[0] = 1 - sb - sc;
-  share[1] = sb;
-  share[2] = sc;
+  shareA = 1 - sb - sc;
+  shareB = sb;
+  shareC = sc;
   const dx = x - sb * abx - sc * acx;
   const dy = y - sb * aby - sc * acy;
   const dz = z - sb * abz - sc * acz;

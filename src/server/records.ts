@@ -93,7 +93,8 @@ export async function* recordPortions<K extends Kind>(sql: Queryable, studioId: 
       order by ${name}, id limit ${portionSize}`;
     yield rows.map(({ called: _, ...record }) => record as unknown as RecordOf[K]);
     if (rows.length < portionSize) return;
-    last = rows.at(-1) as { readonly called: string; readonly id: string } | undefined;
+    const end = rows.at(-1);
+    last = end && { called: end.called, id: end.id };
   }
 }
 

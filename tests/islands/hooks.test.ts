@@ -49,6 +49,8 @@ function inQueries(queries = quickQueries()) {
   return { wrapper: ({ children }: { readonly children: ReactNode }) => createElement(QueryClientProvider, { client: queries }, children) };
 }
 
+Object.assign(globalThis, { __CLOTH_SOURCE__: 'test' });
+
 const values = freshAtHand(emptyWardrobe);
 const question = soundQuestion(values.question, 'cm');
 assert.ok(question);
@@ -258,9 +260,26 @@ test('ties are ranked as they are judged; another outfit begins anew; stopping i
   await waitFor(() => assert.equal(result.current.state, 'done'));
 });
 
+test('where the browser does not get through a tying that is told as what it is, and can be tried again', async () => {
+  let calls = 0;
+  answerWorkers({
+    tie: async () => {
+      calls++;
+      throw new WebAssembly.CompileError('refused by the policy');
+    },
+  });
+  const { result } = renderHook(() => useLiveCloth(referenceTying(parseKnot('Li Ro Li Co T'))), inQueries());
+  await waitFor(() => assert.equal(result.current.live.kind, 'failed'));
+  act(() => result.current.again());
+  await waitFor(() => assert.equal(calls, 2));
+  await waitFor(() => assert.equal(result.current.live.kind, 'failed'));
+});
+
 test('a knot that can’t be tied in this tie is told so; one that is stopped is not tied on', async () => {
+  let calls = 0;
   answerWorkers({
     tie: async (_request: unknown, onProgress: (share: number, attempt: number) => Promise<void>) => {
+      calls++;
       await onProgress(0.5, 0);
       return undefined;
     },
@@ -269,6 +288,7 @@ test('a knot that can’t be tied in this tie is told so; one that is stopped is
   const { result } = renderHook(() => useLiveCloth(request), inQueries());
   assert.deepEqual(result.current.live, { kind: 'tying', share: 0, attempt: 0 });
   await waitFor(() => assert.equal(result.current.live.kind, 'refused'));
+  assert.equal(calls, 1);
   act(() => result.current.again());
   assert.equal(result.current.live.kind, 'tying');
   act(() => result.current.stop());

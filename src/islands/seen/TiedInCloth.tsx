@@ -8,7 +8,7 @@ import { Button } from '../ui/Button.tsx';
 import { Switch } from '../ui/Switch.tsx';
 import { KnotCloseUp } from './KnotCloseUp.tsx';
 import { TakeAway } from './TakeAway.tsx';
-import type { LiveCloth } from './useLiveCloth.ts';
+import { isOver, type LiveCloth } from './useLiveCloth.ts';
 import { type Shown, useShownCloth } from './useShownCloth.ts';
 
 interface TiedInClothProps {
@@ -38,7 +38,7 @@ export function TiedInCloth({ shown, units, dimple }: TiedInClothProps) {
       {cloth ? (
         <KnotCloseUp {...dressed} cloth={cloth} title={knot.title} turn={turn} onTurn={setTurn} />
       ) : (
-        <p className="py-4 text-soft">{live.kind === 'refused' ? 'No picture of this knot.' : 'Being tied for the first time…'}</p>
+        <p className="py-4 text-soft">{isOver(live) ? 'No picture of this knot.' : 'Being tied for the first time…'}</p>
       )}
       {takesDimple(parseKnot(knot.plan.moves)) && (
         <div className="flex flex-wrap items-center gap-x-3 pt-1">
@@ -58,7 +58,7 @@ export function TiedInCloth({ shown, units, dimple }: TiedInClothProps) {
             </Button>
           </>
         )}
-        {live.kind === 'stopped' && (
+        {(live.kind === 'stopped' || live.kind === 'failed') && (
           <Button look="text" onClick={again}>
             Tie it in this tie
           </Button>
@@ -77,12 +77,15 @@ const forNow: Readonly<Record<Meanwhile, string>> = {
 };
 
 function tellLive(live: LiveCloth, { tie }: PlanRequest, units: LengthUnit, meanwhile: Meanwhile): string {
+  const instead = meanwhile === 'nothing' ? '' : ', so the knot is shown in a usual tie';
   const here = `this tie, ${formatLength(tie.bladeMm, units)} wide and ${formatLength(tie.thicknessMm, units, 'thickness')} thick`;
   switch (live.kind) {
     case 'tied':
       return `Simulated in ${here}, in this shirt’s collar. Sizes are close, not exact. Drag to turn it, or use the arrow keys.`;
     case 'refused':
-      return 'In this tie the simulation didn’t come out clean, so the knot is shown in a usual tie.';
+      return `In this tie the simulation didn’t come out clean${instead}.`;
+    case 'failed':
+      return `This browser couldn’t tie it in this tie${instead}.`;
     case 'stopped':
       return meanwhile === 'a usual tie' ? 'Shown in a usual tie, drawn to this one’s size.' : 'Stopped.';
     case 'tying':

@@ -1,5 +1,6 @@
 import type { DimpleLaid } from '../../core/cloth/forces/dimple.ts';
 import { KnotCloseUp } from './KnotCloseUp.tsx';
+import { isOver } from './useLiveCloth.ts';
 import { type Shown, useShownCloth } from './useShownCloth.ts';
 
 interface TurnedTogetherProps {
@@ -12,8 +13,7 @@ interface TurnedTogetherProps {
 /** One of several knots in cloth that are turned by one hand. */
 export function TurnedTogether({ shown, dimple, turn, onTurn }: TurnedTogetherProps) {
   const { cloth, live, dressed } = useShownCloth(shown, dimple);
-  if (!cloth)
-    return <p className="py-4 text-soft">{live.kind === 'refused' ? 'No picture of this knot.' : 'Being tied for the first time…'}</p>;
+  if (!cloth) return <p className="py-4 text-soft">{isOver(live) ? 'No picture of this knot.' : 'Being tied for the first time…'}</p>;
   return (
     <>
       <KnotCloseUp {...dressed} cloth={cloth} title={shown.knot.title} turn={turn} onTurn={onTurn} />

@@ -8,8 +8,15 @@ import { keepTied, keptTied } from './keptCloth.ts';
 export type LiveCloth =
   | { readonly kind: 'tying'; readonly share: number; readonly attempt: number }
   | { readonly kind: 'tied'; readonly cloth: SeenCloth }
+  /** It came out clean in no attempt; or this browser did not get through it. */
   | { readonly kind: 'refused' }
+  | { readonly kind: 'failed' }
   | { readonly kind: 'stopped' };
+
+/** Nothing more will come of it by itself. */
+export function isOver({ kind }: LiveCloth): boolean {
+  return kind === 'refused' || kind === 'failed';
+}
 
 const begun: LiveCloth = { kind: 'tying', share: 0, attempt: 0 };
 
@@ -47,7 +54,10 @@ export function useLiveCloth(request: TyingRequest): {
       if (bytes) await keepTied(asked, bytes);
       if (current) tell(bytes ? { kind: 'tied', cloth: unpackCloth(bytes) } : { kind: 'refused' });
     };
-    tie().catch(() => current && tell({ kind: 'refused' }));
+    tie().catch(() => {
+      worker?.terminate();
+      if (current) tell({ kind: 'failed' });
+    });
     return () => {
       current = false;
       worker?.terminate();

@@ -8,8 +8,9 @@ import { keepTied, keptTied } from './keptCloth.ts';
 export type LiveCloth =
   | { readonly kind: 'tying'; readonly share: number; readonly attempt: number }
   | { readonly kind: 'tied'; readonly cloth: SeenCloth }
-  /** It came out clean in no attempt; or this browser did not get through it. */
+  /** It came out clean in no attempt. */
   | { readonly kind: 'refused' }
+  /** This browser did not get through it. */
   | { readonly kind: 'failed' }
   | { readonly kind: 'stopped' };
 

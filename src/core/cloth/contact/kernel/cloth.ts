@@ -5,9 +5,7 @@
 
 export let columns: i32 = 0;
 export let count: i32 = 0;
-/** Of the working strand and of the standing one; and the first vertex of the second. */
-export let activeRows: i32 = 0;
-export let standingRows: i32 = 0;
+/** The first vertex of the standing strand. */
 export let standingFirst: i32 = 0;
 
 /** x, y, z of every vertex now and before this step, half its thickness, and the length from each row to the next. */
@@ -26,10 +24,8 @@ export let faces: i32 = 0;
 export let firstOf = new StaticArray<i32>(0);
 export let corners = new StaticArray<i32>(0);
 
-export function layCloth(itsColumns: i32, itsActiveRows: i32, itsStandingRows: i32): void {
+export function layCloth(itsColumns: i32, activeRows: i32, standingRows: i32): void {
   columns = itsColumns;
-  activeRows = itsActiveRows;
-  standingRows = itsStandingRows;
   standingFirst = activeRows * columns;
   count = (activeRows + standingRows) * columns;
   position = newPlaces();

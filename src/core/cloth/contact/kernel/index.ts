@@ -1,20 +1,15 @@
 import { activeRest, at, before, half, layCloth, position, standingRest } from './cloth';
-import { deepest, isPressed, layContacts, passOver, room, touching } from './contacts';
-import { followPairs, layPairs } from './pairs';
+import { deepest, isPressed, layContacts, room, touching } from './contacts';
+import { layPairs } from './pairs';
+
+export { passOver as pass } from './contacts';
+export { followPairs as follow } from './pairs';
 
 /** Lays a cloth of so many columns and rows; where its arrays then stand is told below, as bytes. */
 export function lay(columns: i32, activeRows: i32, standingRows: i32): void {
   layCloth(columns, activeRows, standingRows);
   layPairs();
   layContacts();
-}
-
-export function follow(): void {
-  followPairs();
-}
-
-export function pass(grip: f64): void {
-  passOver(grip);
 }
 
 export function touchingNow(): i32 {

@@ -131,11 +131,11 @@ export function advance(): void {
   const q = lastAt;
   for (let v = 0; v < count; v++) ways[v] = sqrt(squareApart(p, q, 3 * v));
   clear(stretchWays);
-  const both = ends;
+  const endsOf = ends;
   const all = pointWays;
   const stretch = stretchOf;
   for (let i = 0; i < points; i++) {
-    const way = all[i] + (ways[both[2 * i]] + ways[both[2 * i + 1]]) / 2;
+    const way = all[i] + (ways[endsOf[2 * i]] + ways[endsOf[2 * i + 1]]) / 2;
     all[i] = way;
     if (way > stretchWays[stretch[i]]) stretchWays[stretch[i]] = way;
   }
